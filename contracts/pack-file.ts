@@ -1,0 +1,151 @@
+import { z } from 'zod'
+import type { LinkSource, OperationSource, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
+import { itemStates, linkKinds, phases, places } from '../core/packs/types'
+
+/** The files a pack is written in. Unknown keys are refused, so that a slip of the pen is not passed over. */
+
+const id = z.string().regex(/^[a-z0-9]+(?:[-.][a-z0-9]+)*$/, 'ids are lower case words joined by hyphens')
+const sentence = z.string().trim().min(3, 'a sentence is wanted')
+const threePoint = z.tuple([z.number().positive(), z.number().positive(), z.number().positive()])
+  .refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order')
+const counts = z.record(id, z.number().int().positive())
+const when = z.record(id, z.union([id.transform(choice => [choice]), z.array(id).min(1)])).transform((value): When => value)
+const car = z.enum(['ground', 'raised', 'either'])
+
+const reading = z.discriminatedUnion('kind', [
+  z.strictObject({ id, name: sentence, kind: z.literal('number'), unit: z.string(), required: z.boolean().default(false), low: z.number().optional(), high: z.number().optional(), about: sentence.optional() }),
+  z.strictObject({ id, name: sentence, kind: z.literal('choice'), choices: z.array(z.string()).min(2), required: z.boolean().default(false), about: sentence.optional() }),
+])
+
+const activity = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('tighten'), group: id }),
+  z.strictObject({ kind: z.literal('bleed'), strokesPerRound: z.number().int().min(5).max(100), restMinutes: z.number().int().min(1).max(1440) }),
+  z.strictObject({ kind: z.literal('gears'), engine: z.enum(['off', 'running']) }),
+])
+
+const override = z.strictObject({
+  title: sentence,
+  phase: z.enum(phases).optional(),
+  place: z.enum(places).optional(),
+  car: car.optional(),
+  minutes: threePoint.optional(),
+  hands: z.literal([1, 2]).optional(),
+  tools: z.array(id).optional(),
+  figure: id.optional(),
+  readings: z.array(reading).optional(),
+  cautions: z.array(id).optional(),
+  skill: sentence.optional(),
+  aloneWay: sentence.optional(),
+  needs: z.array(id).optional(),
+  gives: z.array(id).optional(),
+  ends: z.array(id).optional(),
+  takesOff: counts.optional(),
+  activity: activity.optional(),
+})
+
+const refit = z.union([
+  z.literal('none').transform((): RefitRule => ({ kind: 'none' })),
+  z.strictObject({ by: id }).transform((value): RefitRule => ({ kind: 'by', operation: value.by })),
+  override.transform((value): RefitRule => ({ kind: 'mirror', override: value })),
+])
+
+const operation = z.strictObject({
+  id,
+  title: sentence,
+  phase: z.enum(phases),
+  place: z.enum(places),
+  car,
+  minutes: threePoint,
+  hands: z.literal([1, 2]).default(1),
+  aloneWay: sentence.optional(),
+  tools: z.array(id).default([]),
+  needs: z.array(id).default([]),
+  gives: z.array(id).default([]),
+  ends: z.array(id).default([]),
+  takesOff: counts.default({}),
+  putsBack: counts.default({}),
+  figure: id.optional(),
+  readings: z.array(reading).default([]),
+  cautions: z.array(id).default([]),
+  skill: sentence.optional(),
+  activity: activity.optional(),
+  when: when.default({}),
+  refit: refit.default({ kind: 'none' }),
+})
+  .refine(value => value.hands === 1 || value.aloneWay !== undefined, { path: ['aloneWay'], error: 'work for two hands names the way out for one' })
+  .refine(value => value.refit.kind !== 'none' || value.phase !== 'strip' || Object.keys(value.takesOff).length === 0,
+    { path: ['refit'], error: 'what the strip takes off needs a refit, or the step that puts it back' })
+  .transform((value): OperationSource => value)
+
+const link = z.strictObject({
+  before: id,
+  after: id,
+  kind: z.enum(linkKinds),
+  because: sentence,
+  wait: z.number().positive().optional(),
+  school: sentence.optional(),
+  when: when.default({}),
+  mirror: z.boolean().optional(),
+  mirrorBecause: sentence.optional(),
+}).transform(({ wait, mirror, ...rest }): LinkSource => ({
+  ...rest,
+  ...(wait ? { waitMinutes: wait } : {}),
+  mirror: mirror ?? (rest.kind === 'physical' || rest.kind === 'access'),
+}))
+
+const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional() })
+
+/** `packs/modules/*.yaml` */
+export const moduleFile = z.strictObject({
+  id,
+  title: sentence,
+  items: z.array(item).default([]),
+  facts: z.array(z.strictObject({
+    id, name: sentence, because: sentence, kind: z.enum(linkKinds),
+    initially: z.boolean().default(false), carStays: z.enum(['ground', 'raised']).optional(),
+  })).default([]),
+  groups: z.array(z.strictObject({
+    id, name: sentence, count: z.number().int().min(1).max(24), part: z.enum(['vehicle', 'kit']), treatment: sentence.optional(),
+  })).default([]),
+  operations: z.array(operation).min(1),
+  links: z.array(link).default([]),
+}).transform((value): PackModule => value)
+
+const positioning = z.strictObject({
+  to: z.enum(['ground', 'raised']), title: sentence, minutes: threePoint,
+  tools: z.array(id).default([]), cautions: z.array(id).default([]), takesOff: counts.default({}), when: when.default({}),
+}).transform((value): Positioning => value)
+
+const option = z.strictObject({
+  id,
+  sentence: sentence.regex(/…/, 'the sentence holds … where the choice stands'),
+  choices: z.array(z.strictObject({ id, label: sentence, about: sentence.optional() })).min(2),
+  default: id,
+}).transform((value): PackOption => value)
+
+/** `packs/layouts/*.yaml` */
+export const layoutFile = z.strictObject({
+  id,
+  title: sentence,
+  version: z.number().int().positive(),
+  about: sentence,
+  modules: z.array(id).min(1),
+  options: z.array(option).default([]),
+  positions: z.array(positioning).min(2),
+  reach: z.array(z.strictObject({ place: z.enum(places), car: z.enum(['ground', 'raised']), when: when.default({}) }).transform((value): Reach => value)).default([]),
+  items: z.array(item).default([]),
+  links: z.array(link).default([]),
+})
+
+/** `packs/tools.yaml` */
+export const toolsFile = z.array(z.strictObject({ id, name: sentence, size: z.string().optional() }))
+
+/** `packs/cautions.yaml` */
+export const cautionsFile = z.array(z.strictObject({ id, title: sentence, text: sentence, serious: z.boolean().default(false) }))
+
+const word = z.union([z.string().transform(one => ({ one })), z.strictObject({ one: z.string(), many: z.string() })])
+
+/** `packs/terms.yaml` */
+export const termsFile = z.record(id, z.strictObject({ us: word, uk: word }))
+
+export type LayoutFile = z.infer<typeof layoutFile>

@@ -1,0 +1,7 @@
+export { crossPattern } from './cross-pattern'
+export { tighteningPasses } from './tightening-passes'
+export type { PassKind, TighteningPass } from './tightening-passes'
+export { nextBolt, runLength } from './run-progress'
+export type { NextBolt, RunPlan } from './run-progress'
+export { figureProblem, sourceKinds } from './figure'
+export type { Figure, SourceKind } from './figure'

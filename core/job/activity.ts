@@ -1,0 +1,30 @@
+import { runLength } from '../fasteners'
+import type { Operation } from '../packs/types'
+import type { JobState } from './state'
+
+/**
+ * What is still missing before a step with an activity can be called done, in words; `null` when nothing is.
+ * Steps without an activity miss nothing.
+ */
+export function tryCompleteActivity(state: JobState, operation: Operation): string | null {
+  const { activity } = operation
+  if (!activity) return null
+  if (activity.kind === 'tighten') {
+    const run = state.runs.findLast(entry => entry.stepId === operation.id && entry.dropped === null)
+    if (!run) return 'The tightening run has not been started.'
+    const left = runLength(run) - run.turned
+    return left > 0 ? `The tightening run has ${left} ${left === 1 ? 'turn' : 'turns'} to go.` : null
+  }
+  if (activity.kind === 'bleed') {
+    const feel = state.bleeding[operation.id]?.rounds.at(-1)?.feel
+    return feel === 'firm' ? null : 'The pedal has not been judged firm yet.'
+  }
+  const tried = state.gears[operation.id] ?? {}
+  const missing = (state.vehicle?.gears ?? []).filter(gear => !tried[gear])
+  return missing.length > 0 ? `Not tried yet: ${missing.join(', ')}.` : null
+}
+
+/** Whether nothing is missing. */
+export function activityComplete(state: JobState, operation: Operation): boolean {
+  return tryCompleteActivity(state, operation) === null
+}

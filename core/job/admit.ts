@@ -1,0 +1,161 @@
+import { figureProblem, nextBolt } from '../fasteners'
+import { tryCompleteActivity } from './activity'
+import { blockersOf } from './blockers'
+import { effectiveEvents } from './effective-events'
+import type { EventType, JobEvent } from './events'
+import { openBeforeHandover } from './ledger'
+import type { JobState } from './state'
+import { lastUndoable } from './undo'
+
+/** Why an event cannot enter the log: the field at fault and a sentence for the person. */
+export interface Refusal { path: string, reason: string }
+
+type Judges = { [T in EventType]?: (state: JobState, event: JobEvent<T>, log: JobEvent[]) => Refusal | null }
+
+const refuse = (path: string, reason: string): Refusal => ({ path, reason })
+
+function unknownStep(state: JobState, stepId: string | null): Refusal | null {
+  if (stepId === null || state.plan?.order.includes(stepId)) return null
+  return refuse('payload.stepId', `The plan of this job has no step "${stepId}".`)
+}
+
+function bleedingOf(state: JobState, stepId: string): Refusal | null {
+  return unknownStep(state, stepId) ?? (state.bleeding[stepId] ? null : refuse('payload.stepId', 'Bleeding has not been opened on this step.'))
+}
+
+const judges: Judges = {
+  'job-opened': state => state.jobId ? refuse('type', 'The job is open already.') : null,
+  'step-done': (state, { payload: { stepId } }) => {
+    const unknown = unknownStep(state, stepId)
+    if (unknown) return unknown
+    if (state.done[stepId]) return refuse('payload.stepId', 'This step is done already.')
+    const [blocker] = blockersOf(state, stepId)
+    if (blocker) return refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`)
+    const operation = state.procedure!.operations.find(entry => entry.id === stepId)
+    if (!operation) return null
+    const unfinished = tryCompleteActivity(state, operation)
+    if (unfinished) return refuse('payload.stepId', unfinished)
+    const missing = operation.readings.find(spec => spec.required && !state.readings.some(reading => reading.stepId === stepId && reading.readingId === spec.id))
+    return missing ? refuse('payload.stepId', `The reading is wanted first: ${missing.name}.`) : null
+  },
+  'note-added': (state, { payload }) => unknownStep(state, payload.stepId),
+  'reading-taken': (state, { payload }) => {
+    const unknown = unknownStep(state, payload.stepId)
+    if (unknown) return unknown
+    const spec = state.procedure!.operations.find(entry => entry.id === payload.stepId)?.readings.find(entry => entry.id === payload.readingId)
+    if (!spec) return refuse('payload.readingId', `This step asks for no reading "${payload.readingId}".`)
+    if (spec.kind === 'choice') return spec.choices.includes(String(payload.value)) ? null : refuse('payload.value', `One of: ${spec.choices.join(', ')}.`)
+    if (typeof payload.value !== 'number') return refuse('payload.value', 'A number is wanted.')
+    if (payload.unit !== spec.unit) return refuse('payload.unit', `The reading is kept in ${spec.unit}.`)
+    if (payload.value < (spec.low ?? -Infinity) || payload.value > (spec.high ?? Infinity)) {
+      return refuse('payload.value', `Between ${spec.low ?? 'any'} and ${spec.high ?? 'any'} ${spec.unit}. Check the unit and the reading.`)
+    }
+    return null
+  },
+  'timer-started': (state, { payload }) => unknownStep(state, payload.stepId)
+    ?? (state.timers[payload.stepId]?.runningSince ? refuse('payload.stepId', 'The timer of this step is running already.') : null),
+  'timer-stopped': (state, { payload }) => unknownStep(state, payload.stepId)
+    ?? (state.timers[payload.stepId]?.runningSince ? null : refuse('payload.stepId', 'The timer of this step is not running.')),
+  'trouble-raised': (state, { payload }) => unknownStep(state, payload.stepId)
+    ?? (state.troubles.some(entry => entry.troubleId === payload.troubleId) ? refuse('payload.troubleId', 'This trouble is in the log already.') : null),
+  'trouble-cleared': (state, { payload }) => {
+    const trouble = state.troubles.find(entry => entry.troubleId === payload.troubleId)
+    if (!trouble) return refuse('payload.troubleId', 'No such trouble on this job.')
+    return trouble.cleared ? refuse('payload.troubleId', 'This trouble is cleared already.') : null
+  },
+  'figure-named': (state, { payload }) => {
+    if (!state.procedure?.groups.some(group => group.id === payload.group)) return refuse('payload.group', `This job has no fastener group "${payload.group}".`)
+    const problem = figureProblem(payload)
+    return problem && refuse(`payload.${problem.path}`, problem.reason)
+  },
+  'run-started': (state, { payload }) => {
+    const unknown = unknownStep(state, payload.stepId)
+    if (unknown) return unknown
+    const activity = state.procedure!.operations.find(entry => entry.id === payload.stepId)?.activity
+    if (activity?.kind !== 'tighten' || activity.group !== payload.group) return refuse('payload.group', 'This step does not tighten that group.')
+    const problem = figureProblem(payload.figure)
+    if (problem) return refuse(`payload.figure.${problem.path}`, problem.reason)
+    if (payload.figure.group !== payload.group) return refuse('payload.figure.group', 'The figure is for another group of fasteners. Name this group\'s own.')
+    const known = state.figures[payload.group]?.some(figure =>
+      figure.torqueNm === payload.figure.torqueNm && figure.sourceKind === payload.figure.sourceKind && figure.reference === payload.figure.reference)
+    if (!known) return refuse('payload.figure', 'A run starts only with a figure that is named with its source on this job.')
+    const [blocker] = blockersOf(state, payload.stepId)
+    if (blocker) return refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`)
+    const running = state.runs.find(run => run.stepId === payload.stepId && run.dropped === null)
+    return running ? refuse('payload.runId', 'A run on this step is open already.') : null
+  },
+  'bolt-turned': (state, { payload }) => {
+    const run = state.runs.find(entry => entry.runId === payload.runId)
+    if (!run || run.dropped !== null) return refuse('payload.runId', 'No such run is open on this job.')
+    const next = nextBolt(run, run.turned)
+    if (!next) return refuse('payload.bolt', 'Every bolt of this run is done.')
+    if (next.passIndex !== payload.passIndex || next.bolt !== payload.bolt) {
+      return refuse('payload.bolt', `The next bolt is number ${next.bolt + 1} in pass ${next.passIndex + 1}.`)
+    }
+    return null
+  },
+  'run-dropped': (state, { payload }) => state.runs.some(run => run.runId === payload.runId && run.dropped === null)
+    ? null
+    : refuse('payload.runId', 'No such run is open on this job.'),
+  'bleed-opened': (state, { payload }) => {
+    const unknown = unknownStep(state, payload.stepId)
+    if (unknown) return unknown
+    if (state.procedure!.operations.find(entry => entry.id === payload.stepId)?.activity?.kind !== 'bleed') return refuse('payload.stepId', 'This step is not a bleeding.')
+    if (state.bleeding[payload.stepId]) return refuse('payload.stepId', 'Bleeding is open on this step already.')
+    const [blocker] = blockersOf(state, payload.stepId)
+    return blocker ? refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`) : null
+  },
+  'stroke-counted': (state, { payload }) => bleedingOf(state, payload.stepId)
+    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.restSince ? refuse('payload.stepId', 'This round is resting. Judge the pedal before the next strokes.') : notFirm(state, payload.stepId)),
+  'rest-started': (state, { payload }) => bleedingOf(state, payload.stepId)
+    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.restSince ? refuse('payload.stepId', 'This round is resting already.') : notFirm(state, payload.stepId)),
+  'pedal-judged': (state, { payload }) => bleedingOf(state, payload.stepId)
+    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.strokes === 0 ? refuse('payload.feel', 'Count the strokes of this round first.') : notFirm(state, payload.stepId)),
+  'gear-tried': (state, { payload }) => {
+    const unknown = unknownStep(state, payload.stepId)
+    if (unknown) return unknown
+    if (!state.vehicle!.gears.includes(payload.gear)) return refuse('payload.gear', `This car has no gear "${payload.gear}".`)
+    const [blocker] = blockersOf(state, payload.stepId)
+    return blocker ? refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`) : null
+  },
+  'odometer-read': (state, { payload }) => state.breakIn && payload.odometerKm < state.breakIn.lastKm
+    ? refuse('payload.odometerKm', `The odometer stood at ${Math.round(state.breakIn.lastKm)} km already.`)
+    : null,
+  'left-open': (state, { payload }) => openBeforeHandover(state).some(entry => entry.entry === payload.entry)
+    ? null
+    : refuse('payload.entry', 'This is not open on this job.'),
+  'handed-over': (state) => {
+    if (state.handedOver) return refuse('type', 'The car is handed over already.')
+    if (!state.plan) return refuse('type', 'The job has no plan yet.')
+    const open = openBeforeHandover(state).filter(entry => !entry.reason)
+    if (open.length === 0) return null
+    const names = open.slice(0, 3).map(entry => entry.name).join('; ')
+    return refuse('type', `${open.length} ${open.length === 1 ? 'entry is' : 'entries are'} open without a reason: ${names}${open.length > 3 ? ' and more' : ''}.`)
+  },
+  'undone': (_state, { payload }, log) => {
+    const target = log.find(event => event.id === payload.eventId)
+    if (!target) return refuse('payload.eventId', 'No such event on this job.')
+    if (target.type === 'undone') return null
+    if (!effectiveEvents(log).includes(target)) return refuse('payload.eventId', 'That is undone already.')
+    return lastUndoable(log) === target ? null : refuse('payload.eventId', 'Something came after it. Undo goes back one act at a time.')
+  },
+}
+
+function notFirm(state: JobState, stepId: string): Refusal | null {
+  return state.bleeding[stepId]!.rounds.at(-1)!.feel === 'firm' ? refuse('payload.stepId', 'The pedal is judged firm already.') : null
+}
+
+/** Acts that still make sense when the car is with its owner again. */
+const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared']
+
+/**
+ * Whether an event may enter the log of a job in this state.
+ * @param log the events so far, in order; `state` is what `reduceJob` makes of them
+ * @returns `null` when it may, else the field at fault and the reason
+ */
+export function admit(state: JobState, event: JobEvent, log: JobEvent[]): Refusal | null {
+  if (state.jobId === null && event.type !== 'job-opened') return refuse('jobId', 'The job has not been opened.')
+  if (state.handedOver && !afterHandover.includes(event.type)) return refuse('type', 'The car is handed over. Undo the hand-over to go on working.')
+  const judge = judges[event.type] as ((state: JobState, event: JobEvent, log: JobEvent[]) => Refusal | null) | undefined
+  return judge?.(state, event, log) ?? null
+}

@@ -1,0 +1,42 @@
+import type { LedgerItem } from '../packs/types'
+import type { JobState } from './state'
+
+/** Something that is not as it should be when the car leaves. */
+export interface OpenEntry {
+  /** `item:…`, `trouble:…` or `step:…`; the key under which a reason is kept. */
+  entry: string
+  kind: 'item' | 'trouble' | 'step'
+  name: string
+  count: number
+  item: LedgerItem | null
+  /** Why it stays as it is, once somebody has said so. */
+  reason: string | null
+}
+
+/** What is off, open, unplugged, slack or propped at this moment. */
+export function openEntries(state: JobState): OpenEntry[] {
+  return Object.entries(state.ledger).map(([id, count]) => {
+    const item = state.procedure?.items.find(entry => entry.id === id) ?? null
+    return { entry: `item:${id}`, kind: 'item', name: item?.name ?? id, count, item, reason: state.leftOpen[`item:${id}`] ?? null }
+  })
+}
+
+/** Everything that stands between the car and its owner: the ledger, troubles not cleared, closing checks not done. */
+export function openBeforeHandover(state: JobState): OpenEntry[] {
+  const troubles = state.troubles.filter(trouble => !trouble.cleared).map((trouble): OpenEntry => {
+    const entry = `trouble:${trouble.troubleId}`
+    return { entry, kind: 'trouble', name: trouble.text, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
+  })
+  const steps = (state.procedure?.operations ?? [])
+    .filter(operation => (operation.phase === 'prove' || operation.phase === 'fill') && !state.done[operation.id])
+    .map((operation): OpenEntry => {
+      const entry = `step:${operation.id}`
+      return { entry, kind: 'step', name: operation.title, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
+    })
+  return [...openEntries(state), ...troubles, ...steps]
+}
+
+/** Names of what carries weight now: props in the ledger. */
+export function whatHolds(state: JobState): OpenEntry[] {
+  return openEntries(state).filter(entry => entry.item?.state === 'propped')
+}

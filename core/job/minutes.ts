@@ -1,0 +1,18 @@
+import type { JobState } from './state'
+
+/**
+ * Minutes of the plan that are still ahead: the work of the steps not done, their set-up, and waits between them.
+ * Waits count in full although other work may yet fill them, so the answer errs to the long side.
+ */
+export function minutesLeft(state: JobState): number {
+  return state.plan?.steps.filter(step => !state.done[step.id])
+    .reduce((sum, step) => sum + step.finishMinutes - step.startMinutes + step.setupMinutes + step.waitMinutes, 0) ?? 0
+}
+
+/** Minutes that the timer ran on a step, a running timer counted up to `now` (ISO 8601); `null` when it never ran. */
+export function actualMinutes(state: JobState, stepId: string, now: string): number | null {
+  const timer = state.timers[stepId]
+  if (!timer) return null
+  const running = timer.runningSince ? Math.max(0, (Date.parse(now) - Date.parse(timer.runningSince)) / 1000) : 0
+  return (timer.seconds + running) / 60
+}

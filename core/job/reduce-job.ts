@@ -1,0 +1,126 @@
+import { effectiveEvents } from './effective-events'
+import type { EventType, JobEvent } from './events'
+import type { JobState } from './state'
+import { applyStepDone } from './step-done'
+import { stopTimer } from './timers'
+
+/** A job of which nothing is known yet. */
+export function emptyJob(): JobState {
+  return {
+    jobId: null, number: 0, vehicle: null,
+    complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
+    procedure: null, plan: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
+    notes: [], readings: [], timers: {}, troubles: [], figures: {}, runs: [], bleeding: {}, gears: {},
+    breakIn: null, leftOpen: {}, handedOver: null, lastSeq: 0, lastAt: null,
+  }
+}
+
+/**
+ * The state of a job: a pure function of its events, the same in the browser, in the server and in tests.
+ *
+ * Events count in the order of the list: those with a sequence number by that number, those still waiting
+ * for one after them. The same event given twice counts once.
+ * @param events events of one job, in any order as far as they are numbered
+ */
+export function reduceJob(events: JobEvent[]): JobState {
+  const seen = new Set<string>()
+  const unique = events.filter(event => !seen.has(event.id) && seen.add(event.id))
+  const ordered = unique.map((event, index) => ({ event, index }))
+    .sort((a, b) => (a.event.seq ?? Infinity) - (b.event.seq ?? Infinity) || a.index - b.index)
+    .map(({ event }) => event)
+  const state = emptyJob()
+  for (const event of effectiveEvents(ordered)) applyEvent(state, event)
+  state.lastSeq = ordered.reduce((last, event) => Math.max(last, event.seq ?? 0), 0)
+  state.lastAt = ordered.at(-1)?.deviceTime ?? null
+  return state
+}
+
+type Appliers = { [T in EventType]: (state: JobState, event: JobEvent<T>) => void }
+
+const appliers: Appliers = {
+  'job-opened': (state, { jobId, payload, deviceTime }) => {
+    const { number, vehicle, complaint, pumpTest, odometerKm } = payload
+    Object.assign(state, { jobId, number, vehicle, complaint, pumpTest, odometerKm, openedAt: deviceTime })
+  },
+  'plan-made': (state, { payload }) => {
+    state.procedure = payload.procedure
+    state.plan = payload.plan
+    state.facts = payload.procedure.facts.filter(fact => fact.initially).map(fact => fact.id)
+  },
+  'step-done': applyStepDone,
+  'note-added': (state, { payload, deviceTime, personId }) => {
+    state.notes.push({ ...payload, at: deviceTime, personId })
+  },
+  'reading-taken': (state, { payload, deviceTime }) => {
+    state.readings.push({ ...payload, at: deviceTime })
+  },
+  'timer-started': (state, { payload, deviceTime }) => {
+    state.timers[payload.stepId] = { seconds: state.timers[payload.stepId]?.seconds ?? 0, runningSince: deviceTime }
+  },
+  'timer-stopped': (state, { payload, deviceTime }) => stopTimer(state, payload.stepId, deviceTime),
+  'trouble-raised': (state, { payload, deviceTime }) => {
+    state.troubles.push({ ...payload, at: deviceTime, cleared: null })
+  },
+  'trouble-cleared': (state, { payload, deviceTime }) => {
+    const trouble = state.troubles.find(entry => entry.troubleId === payload.troubleId)
+    if (trouble) trouble.cleared = { at: deviceTime, how: payload.how }
+  },
+  'figure-named': (state, { payload }) => {
+    state.figures[payload.group] = [...state.figures[payload.group] ?? [], payload]
+  },
+  'run-started': (state, { payload }) => {
+    state.runs.push({ ...payload, turned: 0, dropped: null })
+  },
+  'bolt-turned': (state, { payload }) => {
+    const run = state.runs.find(entry => entry.runId === payload.runId)
+    if (run) run.turned++
+  },
+  'run-dropped': (state, { payload }) => {
+    const run = state.runs.find(entry => entry.runId === payload.runId)
+    if (run) run.dropped = payload.reason
+  },
+  'bleed-opened': (state, { payload }) => {
+    state.bleeding[payload.stepId] = { strokesPerRound: payload.strokesPerRound, restMinutes: payload.restMinutes, rounds: [{ strokes: 0, restSince: null, feel: null }] }
+  },
+  'stroke-counted': (state, { payload }) => {
+    const round = state.bleeding[payload.stepId]?.rounds.at(-1)
+    if (round) round.strokes++
+  },
+  'rest-started': (state, { payload, deviceTime }) => {
+    const round = state.bleeding[payload.stepId]?.rounds.at(-1)
+    if (round) round.restSince = deviceTime
+  },
+  'pedal-judged': (state, { payload }) => {
+    const bleeding = state.bleeding[payload.stepId]
+    const round = bleeding?.rounds.at(-1)
+    if (!bleeding || !round) return
+    round.feel = payload.feel
+    if (payload.feel !== 'firm') bleeding.rounds.push({ strokes: 0, restSince: null, feel: null })
+  },
+  'gear-tried': (state, { payload }) => {
+    state.gears[payload.stepId] = { ...state.gears[payload.stepId], [payload.gear]: payload.result }
+  },
+  'break-in-set': (state, { payload }) => {
+    const { odometerKm, ...rule } = payload
+    state.breakIn = { ...rule, startKm: odometerKm, lastKm: odometerKm }
+  },
+  'odometer-read': (state, { payload }) => {
+    state.odometerKm = payload.odometerKm
+    if (state.breakIn) state.breakIn.lastKm = payload.odometerKm
+  },
+  'left-open': (state, { payload }) => {
+    state.leftOpen[payload.entry] = payload.reason
+  },
+  'handed-over': (state, { payload, deviceTime }) => {
+    state.handedOver = { ...payload, at: deviceTime }
+    if (payload.odometerKm !== null) state.odometerKm = payload.odometerKm
+    for (const stepId of Object.keys(state.timers)) stopTimer(state, stepId, deviceTime)
+  },
+  'undone': () => {},
+}
+
+/** Adds one event to a state, in place. Types it does not know, from a newer device, are passed over. */
+export function applyEvent(state: JobState, event: JobEvent): void {
+  const apply = appliers[event.type] as ((state: JobState, event: JobEvent) => void) | undefined
+  apply?.(state, event)
+}

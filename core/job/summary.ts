@@ -1,0 +1,73 @@
+import type { CarPosition, Place } from '../packs/types'
+import { distanceToGo } from './break-in'
+import { openEntries } from './ledger'
+import { minutesLeft } from './minutes'
+import type { JobState } from './state'
+import { nextStep } from './steps'
+
+export type JobStatus = 'planned' | 'in-work' | 'waiting' | 'ready' | 'break-in' | 'closed'
+
+/** A job on one line of the Yard. */
+export interface JobSummary {
+  jobId: string
+  number: number
+  status: JobStatus
+  vehicleName: string
+  customer: string
+  next: { stepId: string, title: string, place: Place, car: CarPosition } | null
+  place: Place
+  car: CarPosition
+  stepsDone: number
+  stepsTotal: number
+  minutesLeft: number
+  openCount: number
+  engineHeld: boolean
+  /** What it waits for, and until when if that is known. */
+  waitsFor: string | null
+  waitsUntil: string | null
+  breakInToGoKm: number | null
+  lastAt: string | null
+}
+
+/** The line of a job on the Yard, from its state. */
+export function summarise(state: JobState): JobSummary {
+  const next = nextStep(state)
+  const wait = waitOf(state)
+  const toGo = state.breakIn ? distanceToGo(state.breakIn).toGoKm : null
+  const done = Object.keys(state.done).length
+  const status: JobStatus = state.handedOver
+    ? toGo !== null && toGo > 0 ? 'break-in' : 'closed'
+    : wait ? 'waiting' : !next && state.plan ? 'ready' : done === 0 ? 'planned' : 'in-work'
+  return {
+    jobId: state.jobId ?? '',
+    number: state.number,
+    status,
+    vehicleName: state.vehicle?.name ?? '',
+    customer: state.vehicle?.customer ?? '',
+    next: next && { stepId: next.id, title: next.title, place: next.planned.place, car: next.planned.car },
+    place: state.place,
+    car: state.car,
+    stepsDone: done,
+    stepsTotal: state.plan?.order.length ?? 0,
+    minutesLeft: minutesLeft(state),
+    openCount: Object.values(state.ledger).reduce((sum, count) => sum + count, 0),
+    engineHeld: openEntries(state).some(entry => entry.item?.state === 'propped' && !(entry.entry.slice(5) in (state.procedure?.positions.raised.takesOff ?? {}))),
+    waitsFor: wait?.what ?? null,
+    waitsUntil: wait?.until ?? null,
+    breakInToGoKm: toGo,
+    lastAt: state.lastAt,
+  }
+}
+
+/** The wait that holds the job up: a trouble that waits for something, or a rest between bleeding rounds. */
+function waitOf(state: JobState): { what: string, until: string | null } | null {
+  const trouble = state.troubles.find(entry => !entry.cleared && entry.waitsFor)
+  if (trouble) return { what: trouble.waitsFor!, until: trouble.until }
+  for (const [stepId, bleeding] of Object.entries(state.bleeding)) {
+    const round = bleeding.rounds.at(-1)!
+    if (!state.done[stepId] && round.restSince && !round.feel) {
+      return { what: 'Air rising in the clutch line', until: new Date(Date.parse(round.restSince) + bleeding.restMinutes * 60_000).toISOString() }
+    }
+  }
+  return null
+}

@@ -1,0 +1,29 @@
+import { effectiveEvents } from './effective-events'
+import type { EventType, JobEvent } from './events'
+import { reduceJob } from './reduce-job'
+import { stepView } from './steps'
+
+/** Acts that undo takes back one by one. What opened the job, and its plan, stay. */
+const undoable: EventType[] = [
+  'step-done', 'note-added', 'reading-taken', 'timer-started', 'timer-stopped', 'trouble-raised', 'trouble-cleared', 'figure-named',
+  'run-started', 'bolt-turned', 'run-dropped', 'bleed-opened', 'stroke-counted', 'rest-started', 'pedal-judged', 'gear-tried',
+  'break-in-set', 'odometer-read', 'left-open', 'handed-over',
+]
+
+/** The last act that can be undone, or `null`. Given first in the log and still counting. */
+export function lastUndoable(events: JobEvent[]): JobEvent | null {
+  return effectiveEvents(events).findLast(event => undoable.includes(event.type)) ?? null
+}
+
+/** An act in a few words, as shown when it is undone. */
+export function describeEvent(event: JobEvent, events: JobEvent[]): string {
+  const named: Partial<Record<EventType, string>> = {
+    'note-added': 'Note', 'reading-taken': 'Reading', 'timer-started': 'Timer start', 'timer-stopped': 'Timer stop',
+    'trouble-raised': 'Trouble', 'trouble-cleared': 'Trouble cleared', 'figure-named': 'Figure', 'run-started': 'Run start',
+    'bolt-turned': 'Bolt', 'run-dropped': 'Run stopped', 'bleed-opened': 'Bleeding start', 'stroke-counted': 'Stroke', 'rest-started': 'Rest',
+    'pedal-judged': 'Pedal judgement', 'gear-tried': 'Gear', 'break-in-set': 'Break-in', 'odometer-read': 'Odometer', 'left-open': 'Reason',
+    'handed-over': 'Hand-over',
+  }
+  if (event.type === 'step-done') return stepView(reduceJob(events), event.payload.stepId)?.title ?? 'Step'
+  return named[event.type] ?? event.type
+}

@@ -1,0 +1,131 @@
+import { applies } from './applies'
+import { authoredOrder } from './authored-order'
+import { factLinks } from './fact-links'
+import { findCycle } from './find-cycle'
+import { mirrorLink, mirrorOperation } from './mirror'
+import type { CarPosition, Fact, FastenerGroup, LedgerItem, Link, LinkSource, Operation, Pack, Positioning, Procedure } from './types'
+
+/** A pack, or a choice of options, that cannot be expanded. `path` says where. */
+export class PackError extends Error {
+  override name = 'PackError'
+  constructor(readonly path: string, readonly reason: string) {
+    super(`${path}: ${reason}`)
+  }
+}
+
+/**
+ * Turns a pack and a choice of options into the whole work for one car: every operation of strip, bench,
+ * refit, fill and prove, and every link between them with its because.
+ *
+ * @param pack a layout with its modules
+ * @param options option id → choice id; options left out take their default
+ * @returns operations in authored order, which respects every link
+ * @throws PackError on an unknown option or choice, and on links that form a cycle (printed as a path)
+ */
+export function expandPack(pack: Pack, options: Record<string, string> = {}): Procedure {
+  const chosen = chooseOptions(pack, options)
+  const sources = pack.modules.flatMap(module =>
+    module.operations.filter(operation => applies(operation.when, chosen)).map(operation => ({ operation, module: module.id })))
+
+  const strip: Operation[] = sources.map(({ operation: { when: _when, refit: _refit, ...rest }, module }) => ({ ...rest, module }))
+  const refit = sources.flatMap(({ operation, module }) => mirrorOperation(operation, module) ?? [])
+  const operations = [...strip, ...refit].map(operation => withReach(pack, chosen, operation))
+  const present = new Set(operations.map(operation => operation.id))
+
+  const linkSources = [...pack.modules.flatMap(module => module.links), ...pack.links].filter(link => applies(link.when, chosen))
+  const facts = usedFacts(pack, operations)
+  const links = merge([
+    ...linkSources.map(plainLink),
+    ...linkSources.filter(link => link.mirror).map(mirrorLink),
+    ...refit.map(offBeforeBack),
+    ...sources.flatMap(({ operation }) => undoneByAnother(operation.id, operation.refit.kind === 'by' ? operation.refit.operation : null)),
+    ...facts.flatMap(fact => factLinks(fact, operations)),
+  ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after))
+
+  const ordered = authoredOrder(operations, links)
+  if (ordered.length < operations.length) {
+    const cycle = findCycle([...present], links)!
+    throw new PackError(`packs/${pack.id}`, `the links form a cycle: ${cycle.join(' → ')}`)
+  }
+  const positions = { raised: position(pack, chosen, 'raised'), ground: position(pack, chosen, 'ground') }
+  return {
+    packId: pack.id,
+    packVersion: pack.version,
+    title: pack.title,
+    options: chosen,
+    operations: ordered,
+    links,
+    positions,
+    facts,
+    items: usedItems(pack, operations, positions),
+    groups: usedGroups(pack, operations),
+    tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id))),
+    cautions: pack.cautions.filter(caution => [...operations, positions.raised, positions.ground].some(step => step.cautions.includes(caution.id))),
+  }
+}
+
+function chooseOptions(pack: Pack, options: Record<string, string>): Record<string, string> {
+  for (const id of Object.keys(options)) {
+    if (!pack.options.some(option => option.id === id)) throw new PackError(`options.${id}`, `${pack.id} has no option "${id}"`)
+  }
+  return Object.fromEntries(pack.options.map((option) => {
+    const choice = options[option.id] ?? option.default
+    if (!option.choices.some(({ id }) => id === choice)) {
+      throw new PackError(`options.${option.id}`, `"${choice}" is not one of ${option.choices.map(({ id }) => id).join(', ')}`)
+    }
+    return [option.id, choice]
+  }))
+}
+
+/** Settles an operation that is done at either height where its place can be reached at one height only. */
+function withReach(pack: Pack, options: Record<string, string>, operation: Operation): Operation {
+  const reach = pack.reach.find(entry => entry.place === operation.place && applies(entry.when, options))
+  return reach && operation.car === 'either' ? { ...operation, car: reach.car } : operation
+}
+
+function plainLink(source: LinkSource): Link {
+  const { before, after, kind, because, school } = source
+  return { before, after, kind, because, waitMinutes: source.waitMinutes ?? 0, ...(school ? { school } : {}) }
+}
+
+function offBeforeBack(operation: Operation): Link {
+  return { before: operation.undoes!, after: operation.id, kind: 'physical', because: 'It has to come off before it can go back.', waitMinutes: 0 }
+}
+
+function undoneByAnother(id: string, other: string | null): Link[] {
+  return other === null ? [] : [{ before: id, after: other, kind: 'physical', because: 'The later step puts back what this one took off.', waitMinutes: 0 }]
+}
+
+/** One link per pair and kind; the longest wait wins, the first sentence stays. */
+function merge(links: Link[]): Link[] {
+  const byPair = new Map<string, Link>()
+  for (const link of links) {
+    const key = `${link.before} ${link.after} ${link.kind}`
+    const known = byPair.get(key)
+    if (!known) byPair.set(key, link)
+    else if (link.waitMinutes > known.waitMinutes) byPair.set(key, link)
+  }
+  return [...byPair.values()]
+}
+
+function position(pack: Pack, options: Record<string, string>, to: CarPosition): Omit<Positioning, 'when'> {
+  const found = pack.positions.find(entry => entry.to === to && applies(entry.when, options))
+  if (!found) throw new PackError(`packs/${pack.id}.positions`, `no way to bring the car to "${to}" under these options`)
+  const { when: _when, ...rest } = found
+  return rest
+}
+
+function usedFacts(pack: Pack, operations: Operation[]): Fact[] {
+  return pack.modules.flatMap(module => module.facts)
+    .filter(fact => operations.some(operation => [...operation.needs, ...operation.gives, ...operation.ends].includes(fact.id)))
+}
+
+function usedItems(pack: Pack, operations: Operation[], positions: Record<CarPosition, Omit<Positioning, 'when'>>): LedgerItem[] {
+  const used = new Set([...operations, ...Object.values(positions)].flatMap(step => Object.keys(step.takesOff)))
+  return [...pack.items, ...pack.modules.flatMap(module => module.items)].filter(item => used.has(item.id))
+}
+
+function usedGroups(pack: Pack, operations: Operation[]): FastenerGroup[] {
+  const used = new Set(operations.flatMap(({ figure, activity }) => [figure, activity?.kind === 'tighten' ? activity.group : undefined]))
+  return pack.modules.flatMap(module => module.groups).filter(group => used.has(group.id))
+}

@@ -1,0 +1,8 @@
+export { expandPack, PackError } from './expand-pack'
+export { checkPack, optionCombinations } from './check-pack'
+export type { PackFault } from './check-pack'
+export { findCycle } from './find-cycle'
+export { renderTerms, unknownTokens } from './terms'
+export type { TermTable, TradeWords } from './terms'
+export { phases, places, linkKinds, itemStates } from './types'
+export type * from './types'

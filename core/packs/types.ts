@@ -1,0 +1,206 @@
+/** The arc of a job, in its order. */
+export const phases = ['test', 'make-safe', 'strip', 'bench', 'refit', 'fill', 'prove'] as const
+export type Phase = typeof phases[number]
+
+/** Where the mechanic stands. Listed from top to bottom, always in this order. */
+export const places = ['top', 'cab', 'wheels', 'under', 'bench'] as const
+export type Place = typeof places[number]
+
+export type CarPosition = 'ground' | 'raised'
+
+export const linkKinds = ['physical', 'access', 'reaction', 'safety', 'clean', 'habit'] as const
+/** Why one step comes before another. */
+export type LinkKind = typeof linkKinds[number]
+
+export const itemStates = ['off', 'open', 'unplugged', 'slack', 'propped'] as const
+/** In what way a thing is not as it should leave the garage. */
+export type ItemState = typeof itemStates[number]
+
+/** Low, likely and high estimate, in minutes. */
+export type ThreePoint = [low: number, likely: number, high: number]
+
+/** Option ids with the choice, or choices, under which a thing applies. All must hold. */
+export type When = Record<string, string[]>
+
+export interface OptionChoice { id: string, label: string, about?: string }
+/** A plain sentence with a choice inside. */
+export interface PackOption { id: string, sentence: string, choices: OptionChoice[], default: string }
+
+/** A fact about the car that steps rely on. */
+export interface Fact {
+  id: string
+  name: string
+  /** Why a step that needs it must wait for it. */
+  because: string
+  kind: LinkKind
+  /** True before the job starts. */
+  initially: boolean
+  /** The car stays at this height while the fact holds: nothing that wants the other height may fall in between. */
+  carStays?: CarPosition
+}
+
+/** Where a place can be reached only with the car at one height. */
+export interface Reach { place: Place, car: CarPosition, when: When }
+
+/** A thing that can be in the ledger. */
+export interface LedgerItem { id: string, name: string, state: ItemState, goesTo?: string }
+
+export interface Tool { id: string, name: string, size?: string }
+export interface Caution { id: string, title: string, text: string, serious: boolean }
+
+/** Fasteners that share a figure. */
+export interface FastenerGroup {
+  id: string
+  name: string
+  count: number
+  part: 'vehicle' | 'kit'
+  treatment?: string
+}
+
+export type ReadingSpec =
+  | { id: string, name: string, kind: 'number', unit: string, required: boolean, low?: number, high?: number, about?: string }
+  | { id: string, name: string, kind: 'choice', choices: string[], required: boolean, about?: string }
+
+/** Work with its own screen, counted act by act. */
+export type Activity =
+  | { kind: 'tighten', group: string }
+  | { kind: 'bleed', strokesPerRound: number, restMinutes: number }
+  | { kind: 'gears', engine: 'off' | 'running' }
+
+/** How a step of the strip is undone in the refit. */
+export type RefitRule =
+  | { kind: 'none' }
+  | { kind: 'by', operation: string }
+  | { kind: 'mirror', override: RefitOverride }
+
+export interface RefitOverride {
+  title: string
+  phase?: Phase
+  place?: Place
+  car?: CarPosition | 'either'
+  minutes?: ThreePoint
+  hands?: 1 | 2
+  tools?: string[]
+  figure?: string
+  readings?: ReadingSpec[]
+  cautions?: string[]
+  skill?: string
+  aloneWay?: string
+  needs?: string[]
+  gives?: string[]
+  ends?: string[]
+  takesOff?: Record<string, number>
+  activity?: Activity
+}
+
+/** One piece of work, as written in a module. */
+export interface OperationSource {
+  id: string
+  title: string
+  phase: Phase
+  place: Place
+  car: CarPosition | 'either'
+  minutes: ThreePoint
+  hands: 1 | 2
+  /** The way out for a mechanic who is alone. */
+  aloneWay?: string
+  tools: string[]
+  needs: string[]
+  gives: string[]
+  ends: string[]
+  takesOff: Record<string, number>
+  putsBack: Record<string, number>
+  figure?: string
+  readings: ReadingSpec[]
+  cautions: string[]
+  skill?: string
+  activity?: Activity
+  when: When
+  refit: RefitRule
+}
+
+export interface LinkSource {
+  before: string
+  after: string
+  kind: LinkKind
+  because: string
+  /** A pause that must pass in between: cure, cool, settle. */
+  waitMinutes?: number
+  school?: string
+  when: When
+  /** Whether the refit keeps this reason the other way round, and with which words. */
+  mirror: boolean
+  mirrorBecause?: string
+}
+
+/** A reusable bundle of operations. */
+export interface PackModule {
+  id: string
+  title: string
+  items: LedgerItem[]
+  facts: Fact[]
+  groups: FastenerGroup[]
+  operations: OperationSource[]
+  links: LinkSource[]
+}
+
+/** The step that brings the car up or down. */
+export interface Positioning {
+  to: CarPosition
+  title: string
+  minutes: ThreePoint
+  tools: string[]
+  cautions: string[]
+  /** What stands under the car meanwhile; cleared when it comes down. */
+  takesOff: Record<string, number>
+  when: When
+}
+
+/** A layout with everything it uses: enough to expand without reading anything else. */
+export interface Pack {
+  id: string
+  title: string
+  version: number
+  about: string
+  options: PackOption[]
+  positions: Positioning[]
+  reach: Reach[]
+  items: LedgerItem[]
+  modules: PackModule[]
+  links: LinkSource[]
+  tools: Tool[]
+  cautions: Caution[]
+}
+
+/** One piece of work, for the options chosen. */
+export interface Operation extends Omit<OperationSource, 'when' | 'refit'> {
+  module: string
+  /** The strip step that this one undoes. */
+  undoes?: string
+}
+
+export interface Link {
+  before: string
+  after: string
+  kind: LinkKind
+  because: string
+  waitMinutes: number
+  school?: string
+}
+
+/** The whole work for one car: strip, bench, refit, fill and prove. */
+export interface Procedure {
+  packId: string
+  packVersion: number
+  title: string
+  options: Record<string, string>
+  /** In the order a person would write them down, which respects every link. */
+  operations: Operation[]
+  links: Link[]
+  items: LedgerItem[]
+  positions: Record<CarPosition, Omit<Positioning, 'when'>>
+  facts: Fact[]
+  groups: FastenerGroup[]
+  tools: Tool[]
+  cautions: Caution[]
+}

@@ -1,0 +1,5 @@
+export { planJob, defaultSetting } from './plan-job'
+export { whyHere } from './why-here'
+export type { Why, Reason } from './why-here'
+export { brokenLinks } from './broken-links'
+export type * from './types'

@@ -1,0 +1,6 @@
+export { convert, UnitError } from './convert'
+export { unitIds, quantityOf, parseUnit } from './units'
+export type { Quantity, UnitId } from './units'
+export { inBothUnits, inUnit, preferredUnit } from './present'
+export type { UnitPreference, Presented } from './present'
+export { parseQuantity } from './parse-quantity'

@@ -1,0 +1,90 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { basename, join, relative } from 'node:path'
+import { parseDocument } from 'yaml'
+import type { ZodType } from 'zod'
+import { cautionsFile, layoutFile, moduleFile, termsFile, toolsFile } from '../contracts/pack-file'
+import { checkPack } from '../core/packs'
+import type { Pack, TermTable } from '../core/packs'
+
+/** A pack file that cannot be used. The message gives file, path and reason. */
+export class PackFileError extends Error {
+  override name = 'PackFileError'
+  constructor(readonly file: string, readonly path: string, readonly reason: string) {
+    super(`${file}: ${path ? `${path}: ` : ''}${reason}`)
+  }
+}
+
+export interface PackShelf {
+  packs: Map<string, Pack>
+  terms: TermTable
+}
+
+/**
+ * Reads every layout with its modules, tools, cautions and terms, and checks them in all option combinations.
+ * @param folder the `packs` folder
+ * @throws PackFileError on the first file that is missing, unreadable or wrong
+ */
+export function loadPacks(folder: string): PackShelf {
+  const terms: TermTable = readFile(folder, 'terms.yaml', termsFile)
+  const tools = readFile(folder, 'tools.yaml', toolsFile)
+  const cautions = readFile(folder, 'cautions.yaml', cautionsFile)
+  const modules = new Map(yamlFiles(folder, 'modules').map((file) => {
+    const module = readFile(folder, file, moduleFile)
+    if (module.id !== basename(file, '.yaml')) throw new PackFileError(`packs/${file}`, 'id', `"${module.id}" is not the name of the file`)
+    return [module.id, module] as const
+  }))
+  const packs = new Map<string, Pack>()
+  for (const file of yamlFiles(folder, 'layouts')) {
+    const { modules: wanted, ...layout } = readFile(folder, file, layoutFile)
+    if (layout.id !== basename(file, '.yaml')) throw new PackFileError(`packs/${file}`, 'id', `"${layout.id}" is not the name of the file`)
+    const used = wanted.map((id, index) => {
+      const module = modules.get(id)
+      if (!module) throw new PackFileError(`packs/${file}`, `modules[${index}]`, `there is no module "${id}"`)
+      return module
+    })
+    const pack: Pack = { ...layout, modules: used, tools, cautions }
+    const [fault] = checkPack(pack, terms)
+    if (fault) throw new PackFileError(`packs/${file}`, fault.path, fault.reason)
+    packs.set(pack.id, pack)
+  }
+  if (packs.size === 0) throw new PackFileError('packs/layouts', '', 'there is no layout')
+  return { packs, terms }
+}
+
+function yamlFiles(folder: string, sub: string): string[] {
+  try {
+    return readdirSync(join(folder, sub)).filter(name => name.endsWith('.yaml')).sort().map(name => join(sub, name))
+  }
+  catch {
+    throw new PackFileError(`packs/${sub}`, '', 'the folder is missing')
+  }
+}
+
+function readFile<T>(folder: string, file: string, schema: ZodType<T>): T {
+  const shown = `packs/${relative(folder, join(folder, file))}`
+  let text: string
+  try {
+    text = readFileSync(join(folder, file), 'utf8')
+  }
+  catch {
+    throw new PackFileError(shown, '', 'the file is missing or cannot be read')
+  }
+  const document = parseDocument(text)
+  if (document.errors.length > 0) throw new PackFileError(shown, '', document.errors[0]!.message)
+  const result = schema.safeParse(document.toJS())
+  if (result.success) return result.data
+  const issue = result.error.issues[0]!
+  throw new PackFileError(shown, readablePath(issue.path, document.toJS()), issue.message)
+}
+
+/** `operations[3].minutes` says little; with the id of the entry it can be found by searching the file. */
+function readablePath(path: PropertyKey[], root: unknown): string {
+  let value: unknown = root
+  let text = ''
+  for (const part of path) {
+    value = (value as Record<PropertyKey, unknown> | undefined)?.[part]
+    if (typeof part === 'number') text += `[${(value as { id?: string } | undefined)?.id ?? part}]`
+    else text += text ? `.${String(part)}` : String(part)
+  }
+  return text
+}
