@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { LinkSource, OperationSource, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
-import { itemStates, linkKinds, phases, places } from '../core/packs/types'
+import { drawnParts, itemStates, linkKinds, phases, places } from '../core/packs/types'
 
 /** The files a pack is written in. Unknown keys are refused, so that a slip of the pen is not passed over. */
 
@@ -93,7 +93,7 @@ const link = z.strictObject({
   mirror: mirror ?? (rest.kind === 'physical' || rest.kind === 'access'),
 }))
 
-const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional() })
+const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional() })
 
 /** `packs/modules/*.yaml` */
 export const moduleFile = z.strictObject({

@@ -1,4 +1,4 @@
-import type { LedgerItem } from '../packs/types'
+import type { DrawnPart, LedgerItem } from '../packs/types'
 import type { JobState } from './state'
 
 /** Something that is not as it should be when the car leaves. */
@@ -39,4 +39,9 @@ export function openBeforeHandover(state: JobState): OpenEntry[] {
 /** Names of what carries weight now: props in the ledger. */
 export function whatHolds(state: JobState): OpenEntry[] {
   return openEntries(state).filter(entry => entry.item?.state === 'propped')
+}
+
+/** Parts of the drawing that are off, or that stand there as a prop. */
+export function changedParts(state: JobState): DrawnPart[] {
+  return [...new Set(openEntries(state).flatMap(entry => entry.item?.part ?? []))]
 }

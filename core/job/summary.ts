@@ -1,6 +1,6 @@
-import type { CarPosition, Place } from '../packs/types'
+import type { CarPosition, DrawnPart, Place } from '../packs/types'
 import { distanceToGo } from './break-in'
-import { openEntries } from './ledger'
+import { changedParts } from './ledger'
 import { minutesLeft } from './minutes'
 import type { JobState } from './state'
 import { nextStep } from './steps'
@@ -21,7 +21,8 @@ export interface JobSummary {
   stepsTotal: number
   minutesLeft: number
   openCount: number
-  engineHeld: boolean
+  /** Parts of the drawing that are not as in a whole car: off, or there as a prop. */
+  parts: DrawnPart[]
   /** What it waits for, and until when if that is known. */
   waitsFor: string | null
   waitsUntil: string | null
@@ -51,7 +52,7 @@ export function summarise(state: JobState): JobSummary {
     stepsTotal: state.plan?.order.length ?? 0,
     minutesLeft: minutesLeft(state),
     openCount: Object.values(state.ledger).reduce((sum, count) => sum + count, 0),
-    engineHeld: openEntries(state).some(entry => entry.item?.state === 'propped' && !(entry.entry.slice(5) in (state.procedure?.positions.raised.takesOff ?? {}))),
+    parts: changedParts(state),
     waitsFor: wait?.what ?? null,
     waitsUntil: wait?.until ?? null,
     breakInToGoKm: toGo,

@@ -42,8 +42,12 @@ export interface Fact {
 /** Where a place can be reached only with the car at one height. */
 export interface Reach { place: Place, car: CarPosition, when: When }
 
-/** A thing that can be in the ledger. */
-export interface LedgerItem { id: string, name: string, state: ItemState, goesTo?: string }
+/** Parts that the drawings know how to draw. */
+export const drawnParts = ['wheels', 'battery', 'intake', 'starter', 'gearbox', 'shafts', 'undertray', 'clutch', 'flywheel', 'stands', 'lift', 'engine-support', 'box-jack'] as const
+export type DrawnPart = typeof drawnParts[number]
+
+/** A thing that can be in the ledger; `part` says which part of the drawing shows it. */
+export interface LedgerItem { id: string, name: string, state: ItemState, goesTo?: string, part?: DrawnPart }
 
 export interface Tool { id: string, name: string, size?: string }
 export interface Caution { id: string, title: string, text: string, serious: boolean }

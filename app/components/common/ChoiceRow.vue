@@ -1,0 +1,24 @@
+<script setup lang="ts" generic="T extends string">
+import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+
+/** One of a few answers, each a target for a thumb. */
+defineProps<{ label: string, hideLabel?: boolean, choices: { id: T, label: string, note?: string }[] }>()
+const model = defineModel<T | null>({ required: true })
+</script>
+
+<template>
+  <RadioGroup :model-value="model ?? undefined" @update:model-value="value => { model = value as T }">
+    <RadioGroupLabel class="label" :class="hideLabel ? 'sr-only' : ''">{{ label }}</RadioGroupLabel>
+    <div class="flex flex-wrap gap-2" :class="hideLabel ? '' : 'mt-2'">
+      <RadioGroupOption v-for="choice in choices" :key="choice.id" v-slot="{ checked }" :value="choice.id" as="template">
+        <button
+          type="button" class="min-h-12 rounded-soft border-2 px-4 py-2 text-left"
+          :class="checked ? 'border-action bg-tint font-semibold' : 'border-line bg-sheet'"
+        >
+          <span aria-hidden="true" class="figure mr-1">{{ checked ? '●' : '○' }}</span>{{ choice.label }}
+          <span v-if="choice.note" class="figure ml-1 whitespace-nowrap text-sm text-quiet">{{ choice.note }}</span>
+        </button>
+      </RadioGroupOption>
+    </div>
+  </RadioGroup>
+</template>

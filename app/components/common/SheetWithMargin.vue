@@ -1,0 +1,32 @@
+<script setup lang="ts">
+/** The sheet with its margin: at the side on a desk, a drawer from below on a phone. */
+defineProps<{ marginTitle: string }>()
+const open = defineModel<boolean>('open', { default: false })
+const drawer = useTemplateRef('drawer')
+watch(open, async (isOpen) => {
+  if (!isOpen) return
+  await nextTick()
+  drawer.value?.focus()
+})
+</script>
+
+<template>
+  <div class="mx-auto grid max-w-[90rem] lg:grid-cols-[minmax(0,2fr)_minmax(19rem,1fr)]">
+    <main id="sheet" tabindex="-1" class="min-w-0 px-4 py-5 outline-none sm:px-7">
+      <button class="button float-right mb-2 ml-3 lg:hidden" :aria-expanded="open" @click="open = !open">{{ marginTitle }}</button>
+      <slot />
+    </main>
+    <aside
+      ref="drawer" tabindex="-1" :aria-label="marginTitle"
+      class="no-print border-rule bg-paper outline-none max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-30 max-lg:max-h-[60dvh] max-lg:overflow-y-auto max-lg:border-t-4 max-lg:border-ink max-lg:px-4 max-lg:pb-24 lg:border-l lg:px-6 lg:py-5"
+      :class="open ? '' : 'max-lg:hidden'"
+      @keydown.esc="open = false"
+    >
+      <div class="sticky top-0 flex items-center justify-between bg-paper py-2 lg:hidden">
+        <h2 class="text-lg">{{ marginTitle }}</h2>
+        <button class="button" @click="open = false">Close</button>
+      </div>
+      <slot name="margin" />
+    </aside>
+  </div>
+</template>

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+/** The views of a job: words in a row, on a phone at the thumb's end. */
+const { path } = useJob()
+const views = ['Plan', 'Work', 'Car', 'Bolts', 'Pedal', 'Prove']
+</script>
+
+<template>
+  <nav class="no-print border-rule bg-sheet max-sm:fixed max-sm:inset-x-0 max-sm:bottom-0 max-sm:z-20 max-sm:border-t-2 sm:border-b" aria-label="Views of this job">
+    <ul class="mx-auto flex max-w-[90rem] max-sm:justify-between sm:gap-1 sm:px-5">
+      <li v-for="view in views" :key="view" class="max-sm:flex-1">
+        <NuxtLink
+          :to="path(view.toLowerCase())" class="flex min-h-13 items-center justify-center border-b-4 border-transparent px-2 font-semibold no-underline sm:px-4"
+          active-class="border-action! text-action"
+        >
+          {{ view }}
+        </NuxtLink>
+      </li>
+    </ul>
+  </nav>
+</template>

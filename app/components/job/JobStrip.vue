@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { changedParts, minutesLeft, nextStep } from '../../../core/job'
+import { minutesText, stopwatch } from '../../lib/durations'
+import { afterMinutes, momentText } from '../../lib/moments'
+
+/** The same line across the top of every view of a job; each part opens the view that explains it. */
+const { store, state, open, path } = useJob()
+const now = useSeconds()
+const off = computed(() => open.value.reduce((sum, entry) => sum + entry.count, 0))
+const place = computed(() => nextStep(state.value)?.planned.place ?? state.value.place)
+const left = computed(() => minutesLeft(state.value))
+const timer = computed(() => {
+  const running = Object.values(state.value.timers).find(entry => entry.runningSince)
+  return running ? stopwatch(running.seconds + (Date.parse(now.value) - Date.parse(running.runningSince!)) / 1000) : null
+})
+const ends = computed(() => state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : `done about ${momentText(afterMinutes(left.value, new Date(now.value)), new Date(now.value))}`)
+</script>
+
+<template>
+  <header class="no-print border-b-2 border-ink bg-sheet">
+    <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2 sm:px-7">
+      <NuxtLink to="/" class="flex min-h-11 items-center font-bold underline" aria-label="Back to the yard">Yard</NuxtLink>
+      <p class="min-w-0 text-lg font-semibold leading-tight"><span class="figure mr-2 text-quiet">{{ state.number }}</span>{{ state.vehicle?.name }}</p>
+      <NuxtLink :to="path('car')" class="flex items-center gap-2 no-underline" :aria-label="`What is off: ${off}`">
+        <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-22 shrink-0" />
+        <span class="underline max-sm:hidden">{{ off === 0 ? 'nothing off' : `${off} off` }}</span>
+      </NuxtLink>
+      <NuxtLink :to="path('work')" class="no-underline"><PlaceTag :place="place" /></NuxtLink>
+      <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
+      <NuxtLink :to="path('plan')" class="figure min-h-11 content-center underline">
+        <span class="max-sm:hidden">{{ minutesText(left) }} left, </span>{{ ends }}
+      </NuxtLink>
+      <p v-if="store.pending.length > 0 || store.offline || !store.connected" class="tag border-attention text-attention" role="status">
+        <template v-if="store.pending.length > 0">{{ store.pending.length }} waiting to be sent</template>
+        <template v-else>No word from the server</template>
+      </p>
+      <div class="ml-auto"><SettingsMenu /></div>
+    </div>
+  </header>
+</template>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { distanceToGo } from '../../../core/job'
+import { convert } from '../../../core/units'
+
+/** The break-in: the rule from the sheet with its unit asked for, and how far it has come. */
+const { store, state } = useJob()
+const units = useUnits()
+const distance = ref('')
+const distanceUnit = ref<'km' | 'mi' | null>(null)
+const source = ref('')
+const odometer = ref('')
+const reading = ref('')
+const problem = ref('')
+const progress = computed(() => state.value.breakIn && distanceToGo(state.value.breakIn))
+const inKm = (text: string) => convert(Number(text.replace(',', '.')), units.preference.value.distance, 'km')
+
+function set() {
+  const value = Number(distance.value.replace(',', '.'))
+  problem.value = !(value > 0) ? 'How far, as a number above zero?'
+    : distanceUnit.value === null ? 'Kilometres or miles? Sheets are misread here; look again.'
+      : source.value.trim().length < 3 ? 'Which sheet says so?'
+        : !(odometer.value.trim() !== '' && inKm(odometer.value) >= 0) ? 'Where does the odometer stand?' : ''
+  if (problem.value) return
+  store.write('break-in-set', {
+    distanceKm: convert(value, distanceUnit.value!, 'km'), writtenAs: `${value} ${distanceUnit.value}`, source: source.value.trim(), odometerKm: inKm(odometer.value),
+  })
+}
+function read() {
+  const km = inKm(reading.value)
+  if (!(reading.value.trim() !== '' && km >= 0)) {
+    problem.value = 'An odometer shows a number from 0 up.'
+    return
+  }
+  problem.value = ''
+  if (store.write('odometer-read', { odometerKm: km })) reading.value = ''
+}
+</script>
+
+<template>
+  <section>
+    <h2 class="border-b border-ink pb-1 text-lg">Break-in</h2>
+    <template v-if="state.breakIn && progress">
+      <p class="mt-3 text-lg">
+        <span class="figure text-figure font-bold leading-none">{{ units.distance(progress.toGoKm) }}</span> to go of {{ state.breakIn.writtenAs }}
+      </p>
+      <div class="mt-3 h-4 border-2 border-ink" role="progressbar" :aria-valuenow="Math.round(progress.share * 100)" aria-valuemin="0" aria-valuemax="100" aria-label="Break-in driven">
+        <div class="h-full bg-ink" :style="{ width: `${progress.share * 100}%` }" />
+      </div>
+      <p class="mt-2 text-quiet">{{ units.distance(progress.drivenKm) }} driven. {{ state.breakIn.source }}. Stop-and-go, no slipping, no hard launches.</p>
+      <form class="mt-3 flex flex-wrap items-end gap-2" novalidate @submit.prevent="read">
+        <div><label class="label" for="break-in-reading">Odometer now, {{ units.preference.value.distance }}</label><input id="break-in-reading" v-model="reading" class="figure mt-1" inputmode="numeric" autocomplete="off"></div>
+        <button class="button">Read</button>
+      </form>
+    </template>
+    <form v-else class="mt-3 grid max-w-xl gap-4" novalidate @submit.prevent="set">
+      <p class="text-quiet">From the kit sheet. The distance starts at the hand-over.</p>
+      <div class="grid gap-4 sm:grid-cols-2">
+        <div><label class="label" for="break-in-distance">Gentle use for</label><input id="break-in-distance" v-model="distance" class="figure mt-1" inputmode="numeric" autocomplete="off"></div>
+        <ChoiceRow v-model="distanceUnit" label="Written in" :choices="[{ id: 'km', label: 'kilometres' }, { id: 'mi', label: 'miles' }]" />
+      </div>
+      <div><label class="label" for="break-in-source">Which sheet</label><input id="break-in-source" v-model="source" class="mt-1" maxlength="200"></div>
+      <div><label class="label" for="break-in-odometer">Odometer at hand-over, {{ units.preference.value.distance }}</label><input id="break-in-odometer" v-model="odometer" class="figure mt-1" inputmode="numeric" autocomplete="off"></div>
+      <button class="button">Set the break-in</button>
+    </form>
+    <p class="mt-2 min-h-6 text-danger" role="alert">{{ problem }}</p>
+  </section>
+</template>

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import type { GearResult } from '../../../core/job'
+
+/** Every gear tried, one after another. */
+const props = defineProps<{ stepId: string }>()
+const { store, state } = useJob()
+const results: { id: GearResult, label: string }[] = [{ id: 'clean', label: 'Clean' }, { id: 'stiff', label: 'Stiff' }, { id: 'noisy', label: 'Noise' }, { id: 'refuses', label: 'Refuses' }]
+const tried = computed(() => state.value.gears[props.stepId] ?? {})
+const bad = computed(() => Object.entries(tried.value).filter(([, result]) => result === 'noisy' || result === 'refuses').map(([gear]) => gear))
+</script>
+
+<template>
+  <section aria-label="Gears">
+    <div v-for="gear in state.vehicle?.gears" :key="gear" class="flex items-center gap-3 border-b border-rule py-1.5" role="group" :aria-label="`Gear ${gear}`">
+      <span class="figure w-8 text-2xl font-bold">{{ gear }}</span>
+      <div class="grid flex-1 grid-cols-4 gap-1.5">
+        <button
+          v-for="result in results" :key="result.id" class="min-h-13 rounded-soft border-2 font-semibold" :aria-pressed="tried[gear] === result.id"
+          :class="tried[gear] === result.id ? (result.id === 'clean' ? 'border-action bg-tint' : 'border-attention bg-attention-tint') : 'border-line bg-sheet font-normal'"
+          @click="store.write('gear-tried', { stepId, gear, result: result.id })"
+        >
+          {{ result.label }}
+        </button>
+      </div>
+    </div>
+    <p v-if="bad.length" class="mt-3 border-l-4 border-danger pl-4 text-lg">
+      Gear {{ bad.join(', ') }}: the clutch may be dragging. Judge the pedal and the line again before the car is driven, and write the trouble down.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { Blocker, StepView } from '../../../core/job'
+
+/** One step at arm's length. */
+const props = defineProps<{ step: StepView, blockers: Blocker[] }>()
+defineEmits<{ reading: [] }>()
+const { state } = useJob()
+const t = useTerms()
+const units = useUnits()
+const carWord = computed(() => props.step.planned.car === 'raised' ? 'car raised' : 'car on the ground')
+const troubles = computed(() => state.value.troubles.filter(entry => entry.stepId === props.step.id && !entry.cleared))
+const latest = (readingId: string) => state.value.readings.findLast(entry => entry.stepId === props.step.id && entry.readingId === readingId)
+const helperAway = computed(() => props.step.planned.shortHanded)
+</script>
+
+<template>
+  <article>
+    <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <PlaceTag :place="step.planned.place" />
+      <span class="figure">{{ step.stepInTrip }} of {{ step.trip.stepIds.length }}</span>
+      <span>{{ carWord }}</span>
+    </p>
+    <h1 class="mt-4 text-[1.75rem] leading-snug sm:text-[2rem]" data-testid="step-title">{{ t(step.title) }}</h1>
+
+    <div v-if="blockers.length" class="mt-4 border-l-4 border-attention pl-4" role="note">
+      <p v-for="blocker in blockers.slice(0, 3)" :key="blocker.title" class="py-1"><span class="label">First: {{ t(blocker.title) }}.</span> {{ t(blocker.because) }}</p>
+    </div>
+    <div v-for="trouble in troubles" :key="trouble.troubleId" class="mt-4"><TroubleLine :trouble="trouble" /></div>
+
+    <ul v-if="step.tools.length" class="mt-4 flex flex-wrap gap-2" aria-label="Tools">
+      <li v-for="tool in step.tools" :key="tool.id" class="tag"><span v-if="tool.size" class="figure font-bold">{{ tool.size }}</span>{{ t(tool.name) }}</li>
+    </ul>
+
+    <dl class="mt-4 grid gap-2 text-lg">
+      <div v-for="change in step.takesOff" :key="change.item.id">
+        <dt class="inline font-semibold">{{ { off: 'Comes off', open: 'Opens', unplugged: 'Comes apart', slack: 'Slack from now', propped: 'Holds from now' }[change.item.state] }}: </dt>
+        <dd class="inline"><span class="figure">{{ change.count }}</span> × {{ t(change.item.name) }}<span v-if="change.item.goesTo" class="text-quiet"> → {{ t(change.item.goesTo) }}</span></dd>
+      </div>
+      <div v-for="change in step.putsBack" :key="change.item.id">
+        <dt class="inline font-semibold">{{ { off: 'Goes back', open: 'Closes', unplugged: 'Plugs in', slack: 'Set for good', propped: 'Away with' }[change.item.state] }}: </dt>
+        <dd class="inline"><span class="figure">{{ change.count }}</span> × {{ t(change.item.name) }}<span v-if="change.item.goesTo && change.item.state === 'off'" class="text-quiet"> ← {{ t(change.item.goesTo) }}</span></dd>
+      </div>
+    </dl>
+
+    <FigureLine v-if="step.group" class="mt-4" :group="step.group" large />
+
+    <ul v-if="step.operation?.readings.length" class="ruled mt-4 border-y border-rule">
+      <li v-for="spec in step.operation.readings" :key="spec.id" class="flex items-center justify-between gap-3 py-1">
+        <span><span class="label">{{ t(spec.name) }}</span><span v-if="spec.about" class="block text-sm text-quiet">{{ t(spec.about) }}</span></span>
+        <button class="button shrink-0" :class="!latest(spec.id) && spec.required ? 'border-attention!' : ''" @click="$emit('reading')">
+          <span v-if="latest(spec.id)" class="figure">{{ spec.kind === 'number' ? units.reading(Number(latest(spec.id)!.value), spec.unit) : latest(spec.id)!.value }}</span>
+          <template v-else>{{ spec.required ? 'Wanted' : 'Measure' }}</template>
+        </button>
+      </li>
+    </ul>
+
+    <p v-if="helperAway" class="mt-4 border-l-4 border-attention pl-4 text-lg"><span class="label">Two hands more would help.</span> Alone: {{ t(step.operation!.aloneWay!) }}</p>
+    <p v-if="step.cautions[0]" class="mt-4 border-l-4 pl-4 text-lg" :class="step.cautions[0].serious ? 'border-danger' : 'border-attention'">
+      <span class="label">{{ t(step.cautions[0].title) }}.</span> {{ t(step.cautions[0].text) }}
+    </p>
+    <p v-if="step.operation?.skill" class="mt-3 text-lg text-quiet">{{ t(step.operation.skill) }}</p>
+  </article>
+</template>

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import type { StepView } from '../../../core/job'
+import { stopwatch } from '../../lib/durations'
+
+/** The smaller things one can do at a step: note, timer, another step. */
+const props = defineProps<{ step: StepView }>()
+defineEmits<{ note: [], timer: [], other: [], keys: [] }>()
+const { state } = useJob()
+const now = useSeconds()
+const timer = computed(() => state.value.timers[props.step.id])
+const elapsed = computed(() => timer.value
+  ? stopwatch(timer.value.seconds + (timer.value.runningSince ? (Date.parse(now.value) - Date.parse(timer.value.runningSince)) / 1000 : 0))
+  : null)
+const notes = computed(() => state.value.notes.filter(note => note.stepId === props.step.id))
+const planned = computed(() => Math.round(props.step.planned.finishMinutes - props.step.planned.startMinutes))
+</script>
+
+<template>
+  <div class="mt-5">
+    <p v-for="(note, index) in notes" :key="index" class="mb-2 border-l-4 border-rule pl-4 italic">{{ note.text }}</p>
+    <div class="flex flex-wrap gap-2">
+      <button class="button" @click="$emit('timer')"><span class="figure">{{ elapsed ?? '00:00' }}</span> {{ timer?.runningSince ? 'Stop timer' : 'Timer' }} <span class="text-sm text-quiet">of {{ planned }} min</span></button>
+      <button class="button" @click="$emit('note')">Note</button>
+      <button class="button" @click="$emit('other')">Another step</button>
+      <button class="button max-sm:hidden" @click="$emit('keys')">Keys <span class="figure text-quiet">?</span></button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { JobSummary } from '../../../core/job'
+import { minutesText } from '../../lib/durations'
+import { afterMinutes, momentText } from '../../lib/moments'
+
+const props = defineProps<{ job: JobSummary }>()
+const t = useTerms()
+const units = useUnits()
+const now = useSeconds()
+const view = computed(() => ({ 'planned': 'plan', 'in-work': 'work', 'waiting': 'work', 'ready': 'prove', 'break-in': 'prove', 'closed': 'handover' })[props.job.status])
+const overdue = computed(() => props.job.waitsUntil !== null && props.job.waitsUntil < now.value)
+const ends = computed(() => {
+  const from = props.job.waitsUntil && !overdue.value ? new Date(props.job.waitsUntil) : new Date(now.value)
+  return momentText(afterMinutes(props.job.minutesLeft, from), new Date(now.value))
+})
+</script>
+
+<template>
+  <li class="border-t-2 border-ink">
+    <NuxtLink :to="`/jobs/${job.jobId}/${view}`" class="grid items-center gap-x-6 gap-y-2 py-4 no-underline hover:bg-tint sm:grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,2fr)_8.5rem]" data-testid="yard-line">
+      <CarGlyph :car="job.car" :parts="job.parts" class="h-15 w-30" />
+      <span><span class="block text-lg font-semibold"><span class="figure mr-2 text-quiet">{{ job.number }}</span>{{ job.vehicleName }}</span><span class="text-quiet">{{ job.customer }}</span></span>
+      <span class="min-w-0">
+        <span v-if="job.status === 'waiting'" class="mb-1 block font-semibold text-attention">
+          Waits for {{ job.waitsFor }}<template v-if="job.waitsUntil">, {{ overdue ? 'was due' : 'until' }} {{ momentText(job.waitsUntil, new Date(now)) }}</template>
+        </span>
+        <span v-if="job.status === 'break-in'" class="text-lg">Breaking in, <span class="figure font-semibold">{{ units.distance(job.breakInToGoKm ?? 0) }}</span> to go</span>
+        <span v-else-if="job.status === 'ready'" class="text-lg font-semibold">Every step done. Hand it over.</span>
+        <span v-else-if="job.next" class="flex items-start gap-3"><PlaceTag :place="job.next.place" /><span class="text-lg leading-snug">{{ t(job.next.title) }}</span></span>
+      </span>
+      <span v-if="job.status !== 'break-in'" class="sm:text-right">
+        <span class="figure text-lg font-semibold">{{ minutesText(job.minutesLeft) }}</span> left
+        <span class="block text-quiet">done {{ ends }}</span>
+        <span class="figure block text-sm text-quiet">{{ job.stepsDone }} of {{ job.stepsTotal }} steps<template v-if="job.openCount">, {{ job.openCount }} off</template></span>
+      </span>
+    </NuxtLink>
+  </li>
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { orderYard } from '../lib/order-yard'
+
+useHead({ title: 'Yard · Eldrin' })
+const yard = useYardStore()
+const garage = useGarageStore()
+let stop = () => {}
+onMounted(() => { stop = yard.watchYard() })
+onUnmounted(() => stop())
+const open = computed(() => orderYard(yard.jobs ?? []).filter(job => job.status !== 'closed'))
+const closed = computed(() => (yard.jobs ?? []).filter(job => job.status === 'closed'))
+</script>
+
+<template>
+  <div>
+    <header class="border-b-2 border-ink bg-sheet">
+      <div class="mx-auto flex max-w-[90rem] flex-wrap items-center justify-between gap-3 px-4 py-2 sm:px-7">
+        <p><span class="text-xl font-bold">Eldrin</span> <span class="ml-3 text-quiet">{{ garage.garage?.name }}, {{ garage.garage?.town }}</span></p>
+        <div class="flex gap-2"><NuxtLink to="/jobs/new" class="button button-main">Take a car in</NuxtLink><SettingsMenu /></div>
+      </div>
+    </header>
+    <main id="sheet" class="mx-auto max-w-[90rem] px-4 py-5 sm:px-7">
+      <h1 class="text-2xl">Yard</h1>
+      <p v-if="yard.failed" class="mt-3 border-l-4 border-attention pl-4" role="alert">
+        The server did not answer{{ yard.jobs ? '; this is how it stood last' : '' }}. <button class="font-semibold underline" @click="yard.load()">Try again</button>
+      </p>
+      <p v-if="!yard.jobs && !yard.failed" class="mt-3" role="status">Fetching the jobs</p>
+      <div v-else-if="yard.jobs && open.length === 0" class="mt-6">
+        <p class="text-lg">No car is waiting.</p>
+        <NuxtLink to="/jobs/new" class="button button-main button-big mt-4">Take a car in</NuxtLink>
+      </div>
+      <ul class="mt-2">
+        <YardLine v-for="job in open" :key="job.jobId" :job="job" />
+      </ul>
+      <section v-if="closed.length" class="mt-8">
+        <h2 class="text-lg text-quiet">Closed</h2>
+        <ul class="ruled"><li v-for="job in closed" :key="job.jobId" class="py-2"><NuxtLink :to="`/jobs/${job.jobId}/handover`" class="underline"><span class="figure">{{ job.number }}</span> {{ job.vehicleName }}, {{ job.customer }}</NuxtLink></li></ul>
+      </section>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { FetchError } from 'ofetch'
+import { issuesOf } from '../../lib/reason-of'
+
+definePageMeta({ key: route => String(route.params.id) })
+
+const route = useRoute()
+const store = useJobStore()
+const failed = ref(false)
+const ready = ref(false)
+const bare = computed(() => route.path.endsWith('/handover'))
+
+async function load() {
+  failed.value = false
+  try {
+    await store.open(String(route.params.id))
+    ready.value = true
+  }
+  catch (error) {
+    if (error instanceof FetchError && error.statusCode && error.statusCode < 500) {
+      showError({ statusCode: 404, statusMessage: 'No such job', message: `There is no job here. ${issuesOf(error)[0]!.reason}`, fatal: true })
+      return
+    }
+    failed.value = true
+  }
+}
+onMounted(load)
+onUnmounted(() => store.close())
+useHead({ title: () => ready.value ? `${store.state.vehicle?.name ?? 'Job'} · Eldrin` : 'Eldrin' })
+</script>
+
+<template>
+  <div class="max-sm:pb-14 print:pb-0">
+    <template v-if="ready">
+      <JobStrip v-if="!bare" />
+      <JobNav v-if="!bare" />
+      <NuxtPage />
+    </template>
+    <main v-else id="sheet" class="mx-auto max-w-2xl p-8">
+      <div v-if="failed" role="alert">
+        <h1 class="text-2xl">The job could not be fetched</h1>
+        <p class="mt-3">The server did not answer. What is in the log is safe there.</p>
+        <button class="button button-main mt-6" @click="load">Try again</button>
+      </div>
+      <p v-else class="text-lg" role="status">Fetching the log of this job</p>
+    </main>
+  </div>
+</template>

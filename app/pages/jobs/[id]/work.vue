@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { useWakeLock } from '@vueuse/core'
+import { activityComplete, blockersOf, stepsLeft, stepView } from '../../../../core/job'
+
+const { store, state, next, path } = useJob()
+const t = useTerms()
+const router = useRouter()
+const focusId = ref<string | null>(null)
+const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | null>(null)
+const whyOpen = ref(false)
+
+const step = computed(() => (focusId.value && !state.value.done[focusId.value] && stepView(state.value, focusId.value)) || next.value)
+const following = computed(() => {
+  const left = stepsLeft(state.value).filter(id => id !== step.value?.id)
+  return left[0] ? stepView(state.value, left[0]) : null
+})
+const blockers = computed(() => step.value ? blockersOf(state.value, step.value.id) : [])
+const activity = computed(() => step.value?.operation?.activity ?? null)
+const activityDone = computed(() => !step.value?.operation || activityComplete(state.value, step.value.operation))
+const missingReading = computed(() => step.value?.operation?.readings.find(spec => spec.required
+  && !state.value.readings.some(reading => reading.stepId === step.value!.id && reading.readingId === spec.id)))
+
+const mainLabel = computed(() => {
+  if (missingReading.value && activityDone.value) return 'Take the reading'
+  if (activityDone.value) return 'Done'
+  return { tighten: 'To the tightening run', bleed: 'To the bleeding', gears: 'Try every gear first' }[activity.value!.kind]
+})
+
+function done() {
+  if (!step.value || dialog.value) return
+  if (!activityDone.value) {
+    if (activity.value!.kind === 'gears') return
+    void router.push({ path: path(activity.value!.kind === 'tighten' ? 'bolts' : 'pedal'), query: { step: step.value.id } })
+    return
+  }
+  if (missingReading.value) {
+    dialog.value = 'reading'
+    return
+  }
+  if (store.write('step-done', { stepId: step.value.id })) {
+    focusId.value = null
+    window.scrollTo({ top: 0 })
+  }
+}
+function toggleTimer() {
+  if (!step.value) return
+  store.write(state.value.timers[step.value.id]?.runningSince ? 'timer-stopped' : 'timer-started', { stepId: step.value.id })
+}
+function undo() {
+  focusId.value = null
+  store.undo()
+}
+function measure() {
+  if (step.value?.operation?.readings.length) dialog.value = 'reading'
+  else useMessages().say('This step asks for no reading.')
+}
+useKeys({
+  'Space': done, 'Backspace': undo, 'm': measure, 't': toggleTimer,
+  'n': () => { dialog.value = 'note' }, 'x': () => { dialog.value = 'trouble' },
+  'w': () => { whyOpen.value = !whyOpen.value }, '?': () => { dialog.value = 'keys' },
+})
+const { isSupported, request } = useWakeLock()
+onMounted(() => {
+  if (isSupported.value) void request('screen').catch(() => {})
+})
+</script>
+
+<template>
+  <SheetWithMargin v-model:open="whyOpen" margin-title="Why here">
+    <div v-if="step" class="pb-28">
+      <StepCard :step="step" :blockers="blockers" @reading="dialog = 'reading'" />
+      <GearGrid v-if="activity?.kind === 'gears' && blockers.length === 0" :step-id="step.id" class="mt-5" />
+      <StepExtras :step="step" @note="dialog = 'note'" @timer="toggleTimer" @other="dialog = 'other'" @keys="dialog = 'keys'" />
+      <p v-if="following" class="mt-5 border-t border-rule pt-3 text-quiet">
+        Next: <PlaceTag :place="following.planned.place" short /> <span class="text-ink">{{ t(following.title) }}</span>
+        <template v-if="following.tools.length"> · fetch {{ following.tools.slice(0, 3).map(tool => [tool.size, t(tool.name).toLowerCase()].filter(Boolean).join(' ')).join(', ') }}</template>
+      </p>
+      <WorkBar :label="mainLabel" :can="blockers.length === 0 && !(activity?.kind === 'gears' && !activityDone)" @done="done" @undo="undo" @trouble="dialog = 'trouble'" />
+    </div>
+    <div v-else class="py-6">
+      <h1 class="text-3xl">Every step of the plan is done</h1>
+      <p class="mt-3 text-lg">What is left is the hand-over.</p>
+      <div class="mt-6 flex gap-3">
+        <NuxtLink :to="path('prove')" class="button button-main button-big">To the hand-over</NuxtLink>
+        <button class="button button-big" @click="undo">Undo</button>
+      </div>
+    </div>
+
+    <template #margin>
+      <template v-if="step">
+        <StepCautions :cautions="step.cautions" />
+        <h2 class="mb-2 mt-5 text-lg max-lg:hidden">Why here</h2>
+        <WhyPanel :step-id="step.id" />
+      </template>
+      <h2 class="mt-6 border-b border-ink pb-1 text-lg">Off the car, newest first</h2>
+      <OffList :limit="8" />
+    </template>
+
+    <ReadingDialog v-if="step" :open="dialog === 'reading'" :step="step" @close="dialog = null" />
+    <NoteDialog :open="dialog === 'note'" :step-id="step?.id ?? null" @close="dialog = null" />
+    <TroubleDialog :open="dialog === 'trouble'" :step-id="step?.id ?? null" @close="dialog = null" />
+    <OtherStepDialog :open="dialog === 'other'" @close="dialog = null" @choose="id => { focusId = id; dialog = null }" />
+    <KeysDialog :open="dialog === 'keys'" @close="dialog = null" />
+  </SheetWithMargin>
+</template>

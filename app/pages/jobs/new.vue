@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { useForm } from '@tanstack/vue-form'
+import type { PackLine, VehicleAnswer } from '../../../contracts/answers'
+import { newJob } from '../../../contracts/jobs'
+import type { NewJob } from '../../../contracts/jobs'
+import type { Pack } from '../../../core/packs'
+import { convert } from '../../../core/units'
+import { deviceId, newId } from '../../lib/ids'
+import { issuesOf } from '../../lib/reason-of'
+
+useHead({ title: 'Take-in · Eldrin' })
+const garage = useGarageStore()
+const units = useUnits()
+const t = useTerms()
+const vehicles = ref<VehicleAnswer[]>([])
+const packLines = ref<PackLine[]>([])
+const pack = shallowRef<Pack | null>(null)
+const failed = ref(false)
+const serverIssues = ref<string[]>([])
+const jobId = newId()
+
+const form = useForm({
+  defaultValues: {
+    vehicleId: '', symptoms: [] as string[], text: '', pumpResult: 'not-done' as NewJob['pumpTest']['result'], strokes: '', odometer: '', options: {} as Record<string, string>,
+  },
+  onSubmit: async ({ value }) => {
+    serverIssues.value = []
+    const request = newJob.safeParse(requestOf(value))
+    if (!request.success) {
+      serverIssues.value = request.error.issues.map(issue => issue.message)
+      return
+    }
+    try {
+      await $fetch('/api/jobs', { method: 'POST', body: request.data })
+      await navigateTo(`/jobs/${jobId}/plan`)
+    }
+    catch (error) {
+      serverIssues.value = issuesOf(error).map(issue => issue.reason)
+    }
+  },
+})
+const values = form.useStore(store => store.values)
+const submitting = form.useStore(store => store.isSubmitting)
+
+function requestOf(value: typeof form.state.values) {
+  const odometer = value.odometer.trim() === '' ? null : convert(Number(value.odometer) || -1, units.preference.value.distance, 'km')
+  return {
+    id: jobId, vehicleId: value.vehicleId, packId: pack.value?.id ?? '', options: value.options,
+    complaint: { symptoms: value.symptoms, text: value.text },
+    pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : Number(value.strokes) },
+    odometerKm: odometer, personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(),
+  }
+}
+
+async function choosePack(id: string) {
+  pack.value = await $fetch<Pack>(`/api/packs/${id}`)
+  form.setFieldValue('options', Object.fromEntries(pack.value.options.map(option => [option.id, option.default])))
+}
+async function load() {
+  failed.value = false
+  try {
+    [vehicles.value, packLines.value] = await Promise.all([$fetch<VehicleAnswer[]>('/api/vehicles'), $fetch<PackLine[]>('/api/packs')])
+    await choosePack(packLines.value[0]!.id)
+  }
+  catch {
+    failed.value = true
+  }
+}
+onMounted(load)
+
+const options = computed(() => values.value.options)
+const { preview, differences } = usePlanPreview(pack, options)
+const toggleSymptom = (id: string) => {
+  const chosen = values.value.symptoms
+  form.setFieldValue('symptoms', chosen.includes(id) ? chosen.filter(other => other !== id) : [...chosen, id])
+}
+function added(vehicle: VehicleAnswer) {
+  vehicles.value = [...vehicles.value, vehicle]
+  form.setFieldValue('vehicleId', vehicle.id)
+}
+</script>
+
+<template>
+  <div>
+    <header class="flex items-center gap-5 border-b-2 border-ink bg-sheet px-4 py-2 sm:px-7">
+      <NuxtLink to="/" class="flex min-h-11 items-center font-bold underline">Yard</NuxtLink>
+      <p class="text-lg font-semibold">Take-in</p>
+    </header>
+    <SheetWithMargin margin-title="The plan it makes">
+      <div v-if="failed" role="alert">
+        <h1 class="text-2xl">The cars and layouts could not be fetched</h1>
+        <button class="button button-main mt-4" @click="load">Try again</button>
+      </div>
+      <form v-else class="grid gap-9" novalidate @submit.prevent="form.handleSubmit()">
+        <section>
+          <h1 class="text-2xl">Which car</h1>
+          <VehiclePicker class="mt-3" :vehicles="vehicles" :model-value="values.vehicleId" @update:model-value="id => form.setFieldValue('vehicleId', id)" @added="added" />
+          <div class="mt-4 max-w-xs">
+            <label class="label" for="odometer">Odometer, {{ units.preference.value.distance }}</label>
+            <input id="odometer" class="figure mt-1" inputmode="numeric" autocomplete="off" :value="values.odometer" @input="form.setFieldValue('odometer', ($event.target as HTMLInputElement).value)">
+          </div>
+        </section>
+        <ComplaintFields
+          :symptoms="values.symptoms" :text="values.text" :result="values.pumpResult" :strokes="values.strokes" @toggle="toggleSymptom"
+          @text="text => form.setFieldValue('text', text)" @result="result => form.setFieldValue('pumpResult', result)" @strokes="strokes => form.setFieldValue('strokes', strokes)"
+        />
+        <section v-if="pack">
+          <h2 class="text-2xl">How it will be done</h2>
+          <p class="mt-1 text-quiet">{{ t(pack.title) }}. {{ t(pack.about) }}</p>
+          <ChoiceRow v-if="packLines.length > 1" class="mt-4" label="Layout" :model-value="pack.id" :choices="packLines.map(line => ({ id: line.id, label: t(line.title) }))" @update:model-value="id => choosePack(id!)" />
+          <OptionSentence
+            v-for="option in pack.options" :key="option.id" class="mt-4" :option="option" :differences="differences" :model-value="values.options[option.id]!"
+            @update:model-value="choice => form.setFieldValue('options', { ...values.options, [option.id]: choice })"
+          />
+        </section>
+        <div>
+          <ul v-if="serverIssues.length" class="mb-3 border-l-4 border-danger pl-4 text-lg" role="alert"><li v-for="issue in serverIssues" :key="issue">{{ issue }}</li></ul>
+          <p v-if="!values.vehicleId" class="mb-2 text-quiet">Choose the car first.</p>
+          <button class="button button-main button-big w-full sm:w-auto" :disabled="submitting || !pack || !values.vehicleId">{{ submitting ? 'Planning' : 'Make the plan' }}</button>
+        </div>
+      </form>
+      <template #margin><PreviewPanel :preview="preview" /></template>
+    </SheetWithMargin>
+  </div>
+</template>

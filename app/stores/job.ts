@@ -1,0 +1,103 @@
+import { defineStore } from 'pinia'
+import { admit, describeEvent, lastUndoable, reduceJob } from '../../core/job'
+import type { EventPayloads, EventType, JobEvent } from '../../core/job'
+import { follow } from '../lib/follow'
+import { deviceId, newId } from '../lib/ids'
+import { Outbox } from '../lib/outbox'
+import { postEvents } from '../lib/post-events'
+
+/** The open job: its log, and the state that follows from it. The server's events and those on their way count alike. */
+export const useJobStore = defineStore('job', () => {
+  const garage = useGarageStore()
+  const messages = useMessages()
+  const jobId = ref('')
+  const recorded = shallowRef<JobEvent[]>([])
+  const pending = shallowRef<readonly JobEvent[]>([])
+  const offline = ref(false)
+  const connected = ref(false)
+  const outboxes = new Map<string, Outbox>()
+  let unfollow: (() => void) | null = null
+
+  const log = computed(() => [...recorded.value, ...pending.value.filter(event => !recorded.value.some(known => known.id === event.id))])
+  const state = computed(() => reduceJob(log.value))
+
+  function outboxOf(id: string): Outbox {
+    const existing = outboxes.get(id)
+    if (existing) return existing
+    const outbox = new Outbox({
+      post: events => postEvents(id, events),
+      accepted: (events) => { if (id === jobId.value) record(events) },
+      refused: (_event, reason) => messages.say(reason, 'refused'),
+      changed: (waiting, isOffline) => {
+        if (id !== jobId.value) return
+        pending.value = waiting
+        offline.value = isOffline
+      },
+    })
+    outboxes.set(id, outbox)
+    return outbox
+  }
+
+  function record(events: JobEvent[]) {
+    const known = new Set(recorded.value.map(event => event.id))
+    const fresh = events.filter(event => !known.has(event.id))
+    if (fresh.length > 0) recorded.value = [...recorded.value, ...fresh].sort((a, b) => a.seq! - b.seq!)
+  }
+
+  /** Opens a job: its whole log first, then whatever is added to it. Throws when there is no such job. */
+  async function open(id: string) {
+    close()
+    const events = await $fetch<JobEvent[]>(`/api/jobs/${id}/events`)
+    jobId.value = id
+    recorded.value = events
+    pending.value = outboxOf(id).waiting
+    unfollow = follow(
+      () => `/api/jobs/${id}/stream?after=${recorded.value.at(-1)?.seq ?? 0}`,
+      data => record([JSON.parse(data) as JobEvent]),
+      (isConnected) => {
+        connected.value = isConnected
+        if (isConnected) outboxOf(id).retryNow()
+      },
+    )
+  }
+
+  function close() {
+    unfollow?.()
+    unfollow = null
+    jobId.value = ''
+    recorded.value = []
+    pending.value = []
+    offline.value = false
+  }
+
+  /**
+   * Writes down that something happened. It counts at once; the server hears of it next.
+   * @returns whether it was admitted; if not, the reason was shown
+   */
+  function write<T extends EventType>(type: T, payload: EventPayloads[T]): boolean {
+    const event = {
+      id: newId(), jobId: jobId.value, seq: null, deviceId: deviceId(), deviceTime: new Date().toISOString(),
+      personId: garage.personId, type, payload,
+    } as JobEvent
+    const refusal = admit(state.value, event, log.value)
+    if (refusal) {
+      messages.say(refusal.reason, 'refused')
+      return false
+    }
+    outboxOf(jobId.value).push(event)
+    return true
+  }
+
+  /** Takes the last act back. */
+  function undo() {
+    const last = lastUndoable(log.value)
+    if (!last) {
+      messages.say('There is nothing to undo.')
+      return
+    }
+    const what = describeEvent(last, log.value)
+    if (write('undone', { eventId: last.id })) messages.say(`Undone: ${what}`)
+  }
+
+  return { jobId, state, log, pending, offline, connected, open, close, write, undo }
+})

@@ -1,0 +1,21 @@
+import { defineStore } from 'pinia'
+
+export interface Message { id: number, text: string, kind: 'said' | 'refused' }
+
+const SHOWN_MS = 7000
+
+/** Short words at the foot of the screen: what was undone, what was refused and why. */
+export const useMessages = defineStore('messages', () => {
+  const messages = ref<Message[]>([])
+  let last = 0
+
+  function say(text: string, kind: Message['kind'] = 'said') {
+    const id = ++last
+    messages.value = [...messages.value.slice(-1), { id, text, kind }]
+    setTimeout(() => dismiss(id), SHOWN_MS)
+  }
+  function dismiss(id: number) {
+    messages.value = messages.value.filter(message => message.id !== id)
+  }
+  return { messages, say, dismiss }
+})

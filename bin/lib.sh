@@ -1,0 +1,96 @@
+# Shared by bin/demo and bin/test. Source it; it runs nothing by itself.
+
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+PG_BIN=/usr/lib/postgresql/15/bin
+export NUXT_TELEMETRY_DISABLED=1
+
+say() { printf 'eldrin: %s\n' "$*"; }
+die() { printf 'eldrin: %s\n' "$*" >&2; exit 1; }
+
+as_root() {
+  if [ "$(id -u)" = 0 ]; then "$@"; elif command -v sudo >/dev/null; then sudo "$@"; else die "needs root to run: $*"; fi
+}
+
+# need PROGRAM-PATH DEBIAN-PACKAGE...: installs the packages when the program is not there.
+need() {
+  local program=$1; shift
+  [ -x "$program" ] && return
+  say "installing $*"
+  as_root env DEBIAN_FRONTEND=noninteractive sh -c 'apt-get update -qq && apt-get install -y -qq --no-install-recommends "$@"' sh "$@" >/dev/null \
+    || die "could not install $*"
+}
+
+# node_modules follow the lock file; unchanged lock, no install.
+need_modules() {
+  local stamp=$ROOT/node_modules/.eldrin-lock
+  local lock; lock=$(cksum < "$ROOT/package-lock.json")
+  [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$lock" ] && return
+  say 'installing packages'
+  (cd "$ROOT" && npm ci --no-fund --no-audit --loglevel=error) || die 'npm ci failed'
+  printf '%s' "$lock" > "$stamp"
+}
+
+free_port() {
+  node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'
+}
+
+# PostgreSQL refuses to run as root; root hands it to the postgres user.
+as_postgres() {
+  if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi
+}
+
+# pg_home NAME: a data folder in the project, or beside it in /var/tmp when the postgres user cannot reach the project.
+pg_home() {
+  local home=$ROOT/.data/$1
+  if [ "$(id -u)" = 0 ] && ! runuser -u postgres -- test -x "$ROOT"; then
+    home=/var/tmp/eldrin-$(printf '%s' "$ROOT" | cksum | cut -d' ' -f1)/$1
+  fi
+  printf '%s' "$home"
+}
+
+# pg_start HOME: starts the server of a data folder unless it runs, on a free port of the loopback. Sets PG_PORT, PG_STARTED.
+pg_start() {
+  local home=$1
+  PG_STARTED=
+  mkdir -p "$home"
+  [ "$(id -u)" = 0 ] && chown postgres: "$home"
+  chmod 700 "$home"
+  if [ ! -f "$home/data/PG_VERSION" ]; then
+    (cd / && as_postgres "$PG_BIN/initdb" -D "$home/data" -U eldrin -A trust -E UTF8 --locale=C.UTF-8 >/dev/null) || die 'initdb failed'
+  fi
+  if (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$home/data" status >/dev/null 2>&1); then
+    PG_PORT=$(sed -n 4p "$home/data/postmaster.pid")
+    return
+  fi
+  PG_PORT=$(free_port)
+  (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$home/data" -w -l "$home/log" \
+    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='$home'" start >/dev/null) || die "PostgreSQL did not start; see $home/log"
+  PG_STARTED=$home
+}
+
+pg_stop() {
+  [ -n "${PG_STARTED:-}" ] && (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$PG_STARTED/data" -m fast -w stop >/dev/null)
+  PG_STARTED=
+}
+
+# pg_database NAME: makes the database unless it is there.
+pg_database() {
+  "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U eldrin -d postgres -tAc "select 1 from pg_database where datname = '$1'" | grep -q 1 \
+    || "$PG_BIN/createdb" -h 127.0.0.1 -p "$PG_PORT" -U eldrin "$1"
+}
+
+pg_url() { printf 'postgres://eldrin@127.0.0.1:%s/%s' "$PG_PORT" "$1"; }
+
+# What the built application depends on: build again only when this changes.
+source_mark() {
+  (cd "$ROOT" && find app contracts core server nuxt.config.ts package-lock.json tsconfig.json -type f -print0 | sort -z | xargs -0 cksum | cksum)
+}
+
+need_build() {
+  local stamp=$ROOT/.output/.eldrin-source
+  local mark; mark=$(source_mark)
+  [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$mark" ] && return
+  say 'building'
+  (cd "$ROOT" && npx --no-install nuxt build --logLevel silent >"$ROOT/.data/build.log" 2>&1) || { tail -40 "$ROOT/.data/build.log" >&2; die 'the build failed'; }
+  printf '%s' "$mark" > "$stamp"
+}

@@ -1,0 +1,59 @@
+import { z } from 'zod'
+import { sourceKinds } from '../core/fasteners/figure'
+import type { EventPayloads, EventType } from '../core/job/events'
+import { instant, odometer, uuid, words } from './common'
+
+const stepId = z.string().min(1).max(120)
+const figure = z.strictObject({
+  group: z.string().min(1).max(120),
+  torqueNm: z.number().positive('A torque is a number above zero.'),
+  sourceKind: z.enum(sourceKinds),
+  reference: words(200),
+})
+const pass = z.strictObject({
+  kind: z.enum(['contact', 'part', 'full', 'check']),
+  torqueNm: z.number().positive().nullable(),
+  order: z.array(z.number().int().min(0)).min(3).max(24),
+})
+
+/** What a device may post about a job. Opening it and planning it are done by the server. */
+export const payloads = {
+  'step-done': z.strictObject({ stepId }),
+  'note-added': z.strictObject({ stepId: stepId.nullable(), text: words(2000) }),
+  'reading-taken': z.strictObject({ stepId, readingId: z.string().min(1).max(120), value: z.union([z.number(), words(120)]), unit: z.string().max(12).nullable() }),
+  'timer-started': z.strictObject({ stepId }),
+  'timer-stopped': z.strictObject({ stepId }),
+  'trouble-raised': z.strictObject({ troubleId: uuid, stepId: stepId.nullable(), text: words(1000), waitsFor: words(200).nullable(), until: instant.nullable() }),
+  'trouble-cleared': z.strictObject({ troubleId: uuid, how: words(1000) }),
+  'figure-named': figure,
+  'run-started': z.strictObject({ runId: uuid, stepId, group: z.string().min(1).max(120), boltCount: z.number().int().min(3).max(24), figure, passes: z.array(pass).min(1).max(12) })
+    .refine(run => run.passes.every(entry => [...entry.order].sort((a, b) => a - b).every((bolt, index) => bolt === index) && entry.order.length === run.boltCount),
+      { path: ['passes'], error: 'Every pass goes over every bolt once.' })
+    .refine(run => run.passes.every(entry => entry.torqueNm === null || entry.torqueNm <= run.figure.torqueNm),
+      { path: ['passes'], error: 'No pass goes beyond the figure.' }),
+  'bolt-turned': z.strictObject({ runId: uuid, passIndex: z.number().int().min(0), bolt: z.number().int().min(0) }),
+  'run-dropped': z.strictObject({ runId: uuid, reason: words(300) }),
+  'bleed-opened': z.strictObject({ stepId, strokesPerRound: z.number().int().min(5).max(100), restMinutes: z.number().min(1).max(1440) }),
+  'stroke-counted': z.strictObject({ stepId }),
+  'rest-started': z.strictObject({ stepId }),
+  'pedal-judged': z.strictObject({ stepId, feel: z.enum(['soft', 'better', 'firm']) }),
+  'gear-tried': z.strictObject({ stepId, gear: z.string().min(1).max(4), result: z.enum(['clean', 'stiff', 'noisy', 'refuses']) }),
+  'break-in-set': z.strictObject({ distanceKm: z.number().positive('The distance is above zero.').max(10_000, 'No break-in is that long. Check the unit.'), writtenAs: words(40), source: words(200), odometerKm: odometer }),
+  'odometer-read': z.strictObject({ odometerKm: odometer }),
+  'left-open': z.strictObject({ entry: z.string().min(1).max(200), reason: words(300) }),
+  'handed-over': z.strictObject({ to: words(120), odometerKm: odometer.nullable() }),
+  'undone': z.strictObject({ eventId: uuid }),
+} satisfies { [T in Exclude<EventType, 'job-opened' | 'plan-made'>]: z.ZodType<EventPayloads[T]> }
+
+export type PostableType = keyof typeof payloads
+
+const envelope = { id: uuid, deviceId: z.string().min(1).max(80), deviceTime: instant, personId: uuid }
+
+const postable = z.discriminatedUnion('type', Object.entries(payloads).map(([type, payload]) =>
+  z.strictObject({ ...envelope, type: z.literal(type as PostableType), payload })) as never)
+
+/** `POST /api/jobs/:id/events` */
+export const postEvents = z.strictObject({ events: z.array(postable).min(1).max(200) })
+
+/** The server's answer: where each event stands in the log. */
+export interface PostedEvents { accepted: { id: string, seq: number }[] }

@@ -1,0 +1,27 @@
+import tailwindcss from '@tailwindcss/vite'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-05-01',
+  // One shell for all views: the state is computed in the browser from the job's events, with or without signal.
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt'],
+  css: ['~/assets/css/main.css'],
+  components: [{ path: '~/components', pathPrefix: false }],
+  spaLoadingTemplate: 'spa-loading.html',
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, exclude: ['../tests', '../**/*.test.ts'] } },
+  vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
+  nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Eldrin',
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
+        { name: 'color-scheme', content: 'light dark' },
+      ],
+      script: [{ innerHTML: 'try{const t=localStorage.getItem("eldrin-theme");if(t)document.documentElement.dataset.theme=t}catch{}' }],
+    },
+  },
+})

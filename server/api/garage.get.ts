@@ -1,0 +1,8 @@
+import type { GarageAnswer } from '../../contracts/answers'
+
+export default defineRoute(async (): Promise<GarageAnswer> => {
+  const store = useStore(sessionGarage())
+  const [row, people] = await Promise.all([store.garage.settings(), store.garage.people()])
+  const { id, name, town, words, torqueUnit: torque, lengthUnit: length, distanceUnit: distance } = row
+  return { id, name, town, words, units: { torque, length, distance }, people, terms: useShelf().terms }
+})

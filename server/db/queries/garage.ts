@@ -1,0 +1,19 @@
+import { asc, eq } from 'drizzle-orm'
+import type { GarageSettings } from '../../../contracts/jobs'
+import type { Executor } from '../client'
+import { garage, person } from '../schema'
+
+export function garageQueries(db: Executor, garageId: string) {
+  return {
+    async settings() {
+      const [row] = await db.select().from(garage).where(eq(garage.id, garageId))
+      return row!
+    },
+    async changeSettings(settings: GarageSettings) {
+      await db.update(garage).set(settings).where(eq(garage.id, garageId))
+    },
+    people() {
+      return db.select({ id: person.id, name: person.name }).from(person).where(eq(person.garageId, garageId)).orderBy(asc(person.name))
+    },
+  }
+}

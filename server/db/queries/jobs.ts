@@ -1,0 +1,63 @@
+import { and, asc, desc, eq, gt, inArray, max } from 'drizzle-orm'
+import type { JobEvent, JobSummary } from '../../../core/job'
+import type { Executor } from '../client'
+import { job, jobEvent, jobSummary } from '../schema'
+
+type EventRow = typeof jobEvent.$inferSelect
+
+function toEvent(row: EventRow): JobEvent {
+  return {
+    id: row.id, jobId: row.jobId, seq: row.seq, deviceId: row.deviceId,
+    deviceTime: row.deviceTime.toISOString(), personId: row.personId, type: row.type, payload: row.payload,
+  } as JobEvent
+}
+
+export function jobQueries(db: Executor, garageId: string) {
+  const own = (jobId: string) => and(eq(job.garageId, garageId), eq(job.id, jobId))
+  return {
+    async find(jobId: string) {
+      const [row] = await db.select().from(job).where(own(jobId))
+      return row ?? null
+    },
+    /** Finds a job and holds it until the end of the transaction, so that events get their numbers one after another. */
+    async hold(jobId: string) {
+      const [row] = await db.select().from(job).where(own(jobId)).for('update')
+      return row ?? null
+    },
+    async nextNumber() {
+      const [row] = await db.select({ last: max(job.number) }).from(job).where(eq(job.garageId, garageId))
+      return (row?.last ?? 100) + 1
+    },
+    async open(id: string, vehicleId: string, number: number) {
+      await db.insert(job).values({ id, garageId, vehicleId, number })
+    },
+    async events(jobId: string, afterSeq = 0): Promise<JobEvent[]> {
+      const rows = await db.select().from(jobEvent)
+        .where(and(eq(jobEvent.garageId, garageId), eq(jobEvent.jobId, jobId), gt(jobEvent.seq, afterSeq)))
+        .orderBy(asc(jobEvent.seq))
+      return rows.map(toEvent)
+    },
+    /** Events that are in the log already, whatever their job: an id is used once. */
+    async known(ids: string[]) {
+      return db.select({ id: jobEvent.id, jobId: jobEvent.jobId, seq: jobEvent.seq }).from(jobEvent)
+        .where(and(eq(jobEvent.garageId, garageId), inArray(jobEvent.id, ids)))
+    },
+    async append(events: JobEvent[]) {
+      await db.insert(jobEvent).values(events.map(event => ({
+        id: event.id, garageId, jobId: event.jobId, seq: event.seq!, deviceId: event.deviceId,
+        deviceTime: new Date(event.deviceTime), personId: event.personId, type: event.type, payload: event.payload,
+      })))
+    },
+    async project(summary: JobSummary, lastSeq: number) {
+      const row = { summary, lastSeq, status: summary.status }
+      await db.insert(jobSummary).values({ jobId: summary.jobId, garageId, ...row })
+        .onConflictDoUpdate({ target: jobSummary.jobId, set: row })
+    },
+    async summaries(): Promise<JobSummary[]> {
+      const rows = await db.select({ summary: jobSummary.summary }).from(jobSummary)
+        .innerJoin(job, eq(job.id, jobSummary.jobId))
+        .where(eq(jobSummary.garageId, garageId)).orderBy(desc(job.number))
+      return rows.map(row => row.summary)
+    },
+  }
+}

@@ -1,0 +1,81 @@
+import { sql } from 'drizzle-orm'
+import { bigint, check, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import type { JobSummary } from '../../core/job/summary'
+
+/** Every table but `garage` carries the garage its rows belong to; queries are scoped to it in `for-garage.ts`. */
+
+export const garage = pgTable('garage', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  town: text('town').notNull(),
+  words: text('words', { enum: ['us', 'uk'] }).notNull().default('us'),
+  torqueUnit: text('torque_unit', { enum: ['N·m', 'lbf·ft'] }).notNull().default('N·m'),
+  lengthUnit: text('length_unit', { enum: ['mm', 'in'] }).notNull().default('mm'),
+  distanceUnit: text('distance_unit', { enum: ['km', 'mi'] }).notNull().default('km'),
+})
+
+const garageId = () => uuid('garage_id').notNull().references(() => garage.id)
+
+export const person = pgTable('person', {
+  id: uuid('id').primaryKey(),
+  garageId: garageId(),
+  name: text('name').notNull(),
+})
+
+export const vehicle = pgTable('vehicle', {
+  id: uuid('id').primaryKey(),
+  garageId: garageId(),
+  name: text('name').notNull(),
+  make: text('make').notNull(),
+  model: text('model').notNull(),
+  year: integer('year').notNull(),
+  customer: text('customer').notNull(),
+  gears: jsonb('gears').$type<string[]>().notNull(),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [index('vehicle_garage').on(table.garageId, table.name)])
+
+/** Figures from the vehicle's own book, so that the next job on it has them. */
+export const vehicleFigure = pgTable('vehicle_figure', {
+  id: uuid('id').primaryKey(),
+  garageId: garageId(),
+  vehicleId: uuid('vehicle_id').notNull().references(() => vehicle.id),
+  group: text('fastener_group').notNull(),
+  torqueNm: doublePrecision('torque_nm').notNull(),
+  reference: text('reference').notNull(),
+  enteredBy: uuid('entered_by').notNull().references(() => person.id),
+  enteredAt: timestamp('entered_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [
+  unique('vehicle_figure_group').on(table.vehicleId, table.group),
+  check('vehicle_figure_positive', sql`${table.torqueNm} > 0`),
+])
+
+export const job = pgTable('job', {
+  id: uuid('id').primaryKey(),
+  garageId: garageId(),
+  vehicleId: uuid('vehicle_id').notNull().references(() => vehicle.id),
+  number: integer('number').notNull(),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [unique('job_number').on(table.garageId, table.number)])
+
+/** The log. Append only: a trigger refuses to change or remove a row. */
+export const jobEvent = pgTable('job_event', {
+  id: uuid('id').primaryKey(),
+  garageId: garageId(),
+  jobId: uuid('job_id').notNull().references(() => job.id),
+  seq: bigint('seq', { mode: 'number' }).notNull(),
+  deviceId: text('device_id').notNull(),
+  deviceTime: timestamp('device_time', { withTimezone: true, precision: 3 }).notNull(),
+  recordedAt: timestamp('recorded_at', { withTimezone: true, precision: 3 }).notNull().defaultNow(),
+  personId: uuid('person_id').notNull().references(() => person.id),
+  type: text('type').notNull(),
+  payload: jsonb('payload').notNull(),
+}, table => [unique('job_event_seq').on(table.jobId, table.seq)])
+
+/** What the Yard lists, written in the same transaction as the events it follows from. */
+export const jobSummary = pgTable('job_summary', {
+  jobId: uuid('job_id').notNull().references(() => job.id),
+  garageId: garageId(),
+  lastSeq: bigint('last_seq', { mode: 'number' }).notNull(),
+  status: text('status').$type<JobSummary['status']>().notNull(),
+  summary: jsonb('summary').$type<JobSummary>().notNull(),
+}, table => [primaryKey({ columns: [table.jobId] }), index('job_summary_garage').on(table.garageId, table.status)])

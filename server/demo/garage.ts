@@ -1,0 +1,32 @@
+import type { VehicleAnswer } from '../../contracts/answers'
+
+/** An invented garage in an invented place. Nothing here is anybody's specification. */
+export const DEMO_GARAGE_ID = '6d1f2c0a-5a57-4f1e-9b63-0c5d7b1f4a01'
+
+export const demoGarage = { id: DEMO_GARAGE_ID, name: 'Quillfeather Mobile Gearbox', town: 'Lower Pennick', words: 'us' as const }
+
+export const demoPeople = [
+  { id: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1101', name: 'Maren Oduya-Plast' },
+  { id: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1102', name: 'Tobin Hask' },
+]
+
+const fiveSpeed = ['1', '2', '3', '4', '5', 'R']
+const sixSpeed = ['1', '2', '3', '4', '5', '6', 'R']
+
+export const demoVehicles: VehicleAnswer[] = [
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0001', name: 'Silver Orbeline Pico', make: 'Orbeline', model: 'Pico 1.4', year: 2014, customer: 'Desta Wrenlow', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002', name: 'Green Tavisk Merle wagon', make: 'Tavisk', model: 'Merle 2.0', year: 2017, customer: 'Callum Ibarretxe-Noor', gears: sixSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0003', name: 'White Orbeline Cargo', make: 'Orbeline', model: 'Cargo 1.6', year: 2012, customer: 'Pennick Flour Mill', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0004', name: 'Red Hallux Dart', make: 'Hallux', model: 'Dart 1.8', year: 2009, customer: 'Ysolde Trammer', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0005', name: 'Blue Tavisk Lark', make: 'Tavisk', model: 'Lark 1.5', year: 2019, customer: 'Bram Okonjo-Veil', gears: sixSpeed },
+]
+
+/** Invented entries from invented vehicle books. */
+export const demoFigures = [
+  { vehicle: 1, group: 'bell-bolts', torqueNm: 61, reference: 'Tavisk Merle book, sheet 31-2' },
+  { vehicle: 1, group: 'starter-bolts', torqueNm: 38, reference: 'Tavisk Merle book, sheet 27-1' },
+  { vehicle: 1, group: 'wheel-bolts', torqueNm: 112, reference: 'Tavisk Merle book, sheet 44-1' },
+  { vehicle: 1, group: 'hub-nuts', torqueNm: 206, reference: 'Tavisk Merle book, sheet 44-3' },
+  { vehicle: 1, group: 'mount-bolts', torqueNm: 83, reference: 'Tavisk Merle book, sheet 10-6' },
+  { vehicle: 4, group: 'wheel-bolts', torqueNm: 108, reference: 'Tavisk Lark book, page 212' },
+]

@@ -1,0 +1,80 @@
+import { nextBolt, tighteningPasses } from '../../core/fasteners'
+import type { Figure } from '../../core/fasteners'
+import { applyEvent, reduceJob, stepView } from '../../core/job'
+import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+import type { Operation, ReadingSpec } from '../../core/packs'
+
+/** Made-up readings for the demo, by reading id; a choice takes its first answer. */
+const numbers: Record<string, number> = { 'slave-travel': 14.5, 'oil-out': 1650, 'oil-in': 1900, 'disc-thickness': 5.6, 'rivet-depth': 0.2 }
+
+const kitFigures: Record<string, Omit<Figure, 'group'>> = {
+  'cover-bolts': { torqueNm: 21, sourceKind: 'kit-sheet', reference: 'Brindle clutch kit BK-4471, fitting sheet' },
+  'flywheel-bolts': { torqueNm: 64, sourceKind: 'kit-sheet', reference: 'Brindle flywheel BF-118, fitting sheet' },
+}
+
+/** A mechanic of straw: works a job off, step after step, with plausible times. */
+export class DemoMechanic {
+  readonly events: JobEvent[] = []
+  private state: JobState
+
+  constructor(private readonly log: JobEvent[], private readonly personId: string, private clock: number) {
+    this.state = reduceJob(log)
+  }
+
+  /** Works until `stepId` is next, or to the end. */
+  workUntil(stepId: string | null): this {
+    for (const id of this.state.plan!.order) {
+      if (id === stepId) return this
+      if (!this.state.done[id]) this.doStep(id)
+    }
+    return this
+  }
+
+  /** Adds any event, `minutes` after the one before. */
+  write<T extends EventType>(type: T, payload: EventPayloads[T], minutes = 0): this {
+    this.clock += minutes * 60_000
+    const event = {
+      id: crypto.randomUUID(), jobId: this.log[0]!.jobId, seq: null, deviceId: 'demo', deviceTime: new Date(this.clock).toISOString(),
+      personId: this.personId, type, payload,
+    } as JobEvent
+    this.events.push(event)
+    applyEvent(this.state, event)
+    return this
+  }
+
+  private doStep(stepId: string): void {
+    const view = stepView(this.state, stepId)!
+    const minutes = view.planned.finishMinutes - view.planned.startMinutes
+    if (view.operation) {
+      for (const spec of view.operation.readings) if (spec.required || spec.id in numbers) this.read(stepId, spec)
+      this.doActivity(view.operation)
+    }
+    this.write('step-done', { stepId }, minutes + view.planned.setupMinutes)
+  }
+
+  private read(stepId: string, spec: ReadingSpec): void {
+    if (spec.kind === 'number') this.write('reading-taken', { stepId, readingId: spec.id, value: numbers[spec.id] ?? spec.low ?? 1, unit: spec.unit })
+    else this.write('reading-taken', { stepId, readingId: spec.id, value: spec.choices[0]!, unit: null })
+  }
+
+  private doActivity({ id: stepId, activity }: Operation): void {
+    if (activity?.kind === 'tighten') this.tighten(stepId, activity.group)
+    if (activity?.kind === 'gears') for (const gear of this.state.vehicle!.gears) this.write('gear-tried', { stepId, gear, result: 'clean' })
+    if (activity?.kind === 'bleed') {
+      this.write('bleed-opened', { stepId, strokesPerRound: activity.strokesPerRound, restMinutes: activity.restMinutes })
+      for (let stroke = 0; stroke < activity.strokesPerRound; stroke++) this.write('stroke-counted', { stepId }, 0.05)
+      this.write('pedal-judged', { stepId, feel: 'firm' })
+    }
+  }
+
+  private tighten(stepId: string, group: string): void {
+    const figure = { group, ...kitFigures[group]! }
+    const boltCount = this.state.procedure!.groups.find(entry => entry.id === group)!.count
+    const run = { runId: crypto.randomUUID(), stepId, group, boltCount, figure, passes: tighteningPasses(boltCount, figure.torqueNm) }
+    this.write('figure-named', figure)
+    this.write('run-started', run)
+    for (let turned = 0, next = nextBolt(run, 0); next; turned++, next = nextBolt(run, turned)) {
+      this.write('bolt-turned', { runId: run.runId, passIndex: next.passIndex, bolt: next.bolt }, 0.2)
+    }
+  }
+}

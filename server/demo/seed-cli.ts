@@ -1,0 +1,22 @@
+/** Seeds the demo into an empty database; leaves one that has it as it is. `--no-jobs` leaves the Yard empty. */
+import { fileURLToPath } from 'node:url'
+import { openDatabase } from '../db/client'
+import { loadPacks, PackFileError } from '../load-packs'
+import { hasDemo, seedDemo } from './seed'
+
+const { db, close } = openDatabase(process.env.DATABASE_URL!, 2)
+try {
+  if (!await hasDemo(db)) {
+    const { packs } = loadPacks(process.env.ELDRIN_PACKS ?? fileURLToPath(new URL('../../packs', import.meta.url)))
+    await seedDemo(db, packs, !process.argv.includes('--no-jobs'))
+    console.log('Demo garage written.')
+  }
+}
+catch (error) {
+  if (!(error instanceof PackFileError)) throw error
+  console.error(`Eldrin does not start. ${error.message}`)
+  process.exitCode = 1
+}
+finally {
+  await close()
+}

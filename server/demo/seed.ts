@@ -1,0 +1,87 @@
+import type { NewJob } from '../../contracts/jobs'
+import type { Pack } from '../../core/packs'
+import type { Database } from '../db/client'
+import { forGarage } from '../db/for-garage'
+import { garage, person, vehicle, vehicleFigure } from '../db/schema'
+import { appendEvents, openJob } from '../job-log'
+import { DEMO_GARAGE_ID, demoFigures, demoGarage, demoPeople, demoVehicles } from './garage'
+import { DemoMechanic } from './play'
+
+const HOUR = 3_600_000
+
+interface DemoJob {
+  vehicle: number
+  hoursAgo: number
+  options: Record<string, string>
+  complaint: NewJob['complaint']
+  pumpTest: NewJob['pumpTest']
+  odometerKm: number
+  work: (mechanic: DemoMechanic, now: number) => void
+}
+
+const jobs: DemoJob[] = [
+  {
+    vehicle: 3, hoursAgo: 190, options: { lift: 'lift', helper: 'helper' }, odometerKm: 161_240,
+    complaint: { symptoms: ['slips'], text: 'Slips in fourth uphill since summer.' }, pumpTest: { result: 'no-change', strokes: 18 },
+    work: mechanic => mechanic.workUntil(null)
+      .write('break-in-set', { distanceKm: 640, writtenAs: '400 mi', source: 'Brindle clutch kit BK-4471, fitting sheet', odometerKm: 161_262 })
+      .write('handed-over', { to: 'Ysolde Trammer', odometerKm: 161_262 }, 20)
+      .write('odometer-read', { odometerKm: 161_488 }, 60 * 70),
+  },
+  {
+    vehicle: 2, hoursAgo: 28, options: { flywheel: 'renewed', slave: 'opened' }, odometerKm: 208_915,
+    complaint: { symptoms: ['judders', 'rattles'], text: 'Judders when pulling away loaded.' }, pumpTest: { result: 'no-change', strokes: 20 },
+    work: (mechanic, now) => mechanic.workUntil('flywheel-off')
+      .write('note-added', { stepId: 'flywheel-off', text: 'Heat spots right round, one crack by the third bolt. Old flywheel does not go back.' })
+      .write('trouble-raised', {
+        troubleId: crypto.randomUUID(), stepId: 'flywheel-off', text: 'No flywheel in stock at the counter.',
+        waitsFor: 'Flywheel BF-118', until: new Date(now + 20 * HOUR).toISOString(),
+      }),
+  },
+  {
+    vehicle: 1, hoursAgo: 7, options: { lift: 'lift' }, odometerKm: 132_480,
+    complaint: { symptoms: ['slips'], text: 'Revs climb in fifth without more speed.' }, pumpTest: { result: 'no-change', strokes: 16 },
+    work: mechanic => mechanic.workUntil('cover-tighten')
+      .write('note-added', { stepId: 'cover-tighten', text: 'Tool goes in 41 mm when truly home, marked with tape.' }),
+  },
+  {
+    vehicle: 0, hoursAgo: 4, options: {}, odometerKm: 97_310,
+    complaint: { symptoms: ['squeals', 'will-not-select'], text: 'Squeals with the pedal down, grates into reverse.' }, pumpTest: { result: 'no-change', strokes: 15 },
+    work: mechanic => mechanic.workUntil('lowest-bell-bolts')
+      .write('note-added', { stepId: 'lowest-bell-bolts', text: 'Rear lowest bolt is the long one.' }),
+  },
+  {
+    vehicle: 4, hoursAgo: 1, options: { slave: 'opened', helper: 'helper' }, odometerKm: 71_050,
+    complaint: { symptoms: ['pedal-soft'], text: 'Pedal drops in traffic, comes back after pumping.' }, pumpTest: { result: 'rises', strokes: 20 },
+    work: () => {},
+  },
+]
+
+/** Whether the demo garage is there already. */
+export async function hasDemo(db: Database): Promise<boolean> {
+  return (await db.select({ id: garage.id }).from(garage).limit(1)).length > 0
+}
+
+/** Fills an empty database with the demo garage: people, cars, invented figures and, unless told otherwise, jobs at different points of the work. */
+export async function seedDemo(db: Database, packs: Map<string, Pack>, withJobs = true): Promise<void> {
+  await db.insert(garage).values(demoGarage)
+  await db.insert(person).values(demoPeople.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
+  await db.insert(vehicle).values(demoVehicles.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
+  await db.insert(vehicleFigure).values(demoFigures.map(({ vehicle: index, ...figure }) => ({
+    ...figure, id: crypto.randomUUID(), garageId: DEMO_GARAGE_ID, vehicleId: demoVehicles[index]!.id, enteredBy: demoPeople[0]!.id,
+  })))
+  if (!withJobs) return
+  const now = Date.now()
+  for (const demo of jobs) {
+    const start = now - demo.hoursAgo * HOUR
+    const id = crypto.randomUUID()
+    const { options, complaint, pumpTest, odometerKm } = demo
+    await openJob(db, DEMO_GARAGE_ID, packs, {
+      id, vehicleId: demoVehicles[demo.vehicle]!.id, packId: 'fwd-transverse', options, complaint, pumpTest, odometerKm,
+      personId: demoPeople[0]!.id, deviceId: 'demo', at: new Date(start).toISOString(),
+    })
+    const mechanic = new DemoMechanic(await forGarage(db, DEMO_GARAGE_ID).jobs.events(id), demoPeople[0]!.id, start)
+    demo.work(mechanic, now)
+    if (mechanic.events.length > 0) await appendEvents(db, DEMO_GARAGE_ID, id, mechanic.events)
+  }
+}
