@@ -11,8 +11,8 @@ export function useUnits() {
     preference,
     torque: (torqueNm: number) => inBothUnits(torqueNm, preference.value),
     distance: (km: number) => {
-      const { text, unit } = inUnit(km, 'km', preference.value.distance)
-      return `${text} ${unit}`
+      const { value, unit } = inUnit(km, 'km', preference.value.distance)
+      return `${Math.round(value).toLocaleString('en')} ${unit}`
     },
     /** A reading kept in `unit`, as this garage reads it. */
     reading: (value: number, unit: string) => {

@@ -19,17 +19,16 @@ export interface Presented {
 const SMALL_TORQUE_LBFT = 10
 
 const decimals: Partial<Record<UnitId, number>> = {
-  'N·m': 0, 'lbf·ft': 0, 'lbf·in': 0, 'mm': 1, 'in': 3, 'thou': 0, 'km': 0, 'mi': 0, 'ml': 0, 'min': 0,
+  'N·m': 1, 'lbf·ft': 1, 'lbf·in': 0, 'mm': 2, 'in': 3, 'thou': 0, 'km': 0, 'mi': 0, 'ml': 0, 'min': 0,
 }
 
 /**
- * Writes a value in a unit with the digits a tool in that unit can show.
- * Torque under 10 keeps one decimal, since there a whole unit is too coarse.
+ * Writes a value in a unit with the digits a tool in that unit can show; a decimal that is zero is left out.
  */
 export function inUnit(value: number, from: UnitId, to: UnitId): Presented {
   const converted = convert(value, from, to)
-  const digits = (to === 'N·m' || to === 'lbf·ft') && Math.abs(converted) < 10 ? 1 : decimals[to] ?? 1
-  return { value: converted, text: converted.toFixed(digits), unit: to }
+  const text = converted.toFixed(decimals[to] ?? 1)
+  return { value: converted, text: text.includes('.') ? text.replace(/\.?0+$/, '') : text, unit: to }
 }
 
 /** The unit a torque of this size is best read in under a preference. */

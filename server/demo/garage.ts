@@ -28,5 +28,12 @@ export const demoFigures = [
   { vehicle: 1, group: 'wheel-bolts', torqueNm: 112, reference: 'Tavisk Merle book, sheet 44-1' },
   { vehicle: 1, group: 'hub-nuts', torqueNm: 206, reference: 'Tavisk Merle book, sheet 44-3' },
   { vehicle: 1, group: 'mount-bolts', torqueNm: 83, reference: 'Tavisk Merle book, sheet 10-6' },
+  { vehicle: 3, group: 'bell-bolts', torqueNm: 57, reference: 'Hallux Dart handbook, chapter 6' },
+  { vehicle: 3, group: 'starter-bolts', torqueNm: 41, reference: 'Hallux Dart handbook, chapter 6' },
+  { vehicle: 3, group: 'box-plugs', torqueNm: 33, reference: 'Hallux Dart handbook, chapter 6' },
+  { vehicle: 3, group: 'ball-joint-bolts', torqueNm: 48, reference: 'Hallux Dart handbook, chapter 9' },
+  { vehicle: 3, group: 'bracket-bolts', torqueNm: 52, reference: 'Hallux Dart handbook, chapter 2' },
+  { vehicle: 3, group: 'mount-bolts', torqueNm: 79, reference: 'Hallux Dart handbook, chapter 2' },
+  { vehicle: 3, group: 'wheel-bolts', torqueNm: 104, reference: 'Hallux Dart handbook, chapter 9' },
   { vehicle: 4, group: 'wheel-bolts', torqueNm: 108, reference: 'Tavisk Lark book, page 212' },
 ]

@@ -15,7 +15,7 @@ export function defineRoute<T>(handler: (event: H3Event<EventHandlerRequest>) =>
     }
     catch (error) {
       if (!(error instanceof Refused)) throw error
-      throw createError({ statusCode: error.status, message: error.message, data: { issues: error.issues } })
+      throw createError({ statusCode: error.status, statusMessage: 'Refused', message: error.message, data: { issues: error.issues } })
     }
   })
 }

@@ -47,7 +47,7 @@ useKeys({ Space: turn, Backspace: store.undo, x: () => { trouble.value = true } 
 <template>
   <SheetWithMargin margin-title="This run">
     <div class="pb-28">
-      <h1 class="text-2xl">{{ t(operation.title) }}</h1>
+      <h1 class="text-xl sm:text-2xl">{{ t(operation.title) }}</h1>
 
       <template v-if="!run">
         <div v-if="blockers.length" class="mt-4 border-l-4 border-attention pl-4" role="note">
@@ -66,13 +66,13 @@ useKeys({ Space: turn, Backspace: store.undo, x: () => { trouble.value = true } 
           <template v-if="next"><span class="label">Pass {{ next.passIndex + 1 }} of {{ run.passes.length }}: {{ passNames[next.pass.kind].name }}.</span> {{ passNames[next.pass.kind].what }}</template>
           <span v-else class="label text-good">Every bolt is at its figure and checked.</span>
         </p>
-        <BoltCircle :run="run" :next="next" class="mx-auto mt-2 w-full max-w-[30rem]" />
+        <BoltCircle :run="run" :next="next" class="mx-auto mt-2 w-full max-w-[min(30rem,calc(100dvh-25rem))]" />
         <p class="text-center text-quiet"><span class="figure">{{ run.turned }} of {{ total }}</span> turns of the wrench</p>
         <div class="no-print fixed inset-x-0 bottom-14 z-20 border-t-2 border-ink bg-paper sm:bottom-0 lg:right-1/3">
-          <div class="mx-auto grid max-w-4xl grid-cols-[minmax(4.5rem,1fr)_minmax(0,3fr)_minmax(4.5rem,1fr)] gap-2 p-2">
-            <button class="button button-big px-1!" @click="store.undo">Undo</button>
+          <div class="mx-auto grid max-w-4xl grid-cols-[minmax(5rem,1fr)_minmax(0,2.4fr)_minmax(5rem,1fr)] gap-2 p-2">
+            <button class="button button-big px-1! text-lg!" @click="store.undo">Undo</button>
             <button class="button button-main button-big" data-testid="turn" @click="turn">{{ next ? `Bolt ${next.bolt + 1} done` : 'Step done' }}</button>
-            <button class="button button-big px-1!" @click="trouble = true">Felt wrong</button>
+            <button class="button button-big px-1! text-lg!" @click="trouble = true">Felt wrong</button>
           </div>
         </div>
       </template>

@@ -13,29 +13,33 @@ const words = computed(() => [
 </script>
 
 <template>
-  <svg viewBox="0 0 132 66" role="img" :aria-label="words" fill="none" stroke="currentColor" stroke-width="2">
-    <line x1="2" y1="62" x2="130" y2="62" stroke-width="2.5" />
+  <svg viewBox="0 0 132 66" role="img" :aria-label="words" fill="none" stroke="currentColor">
+    <line x1="2" y1="62.5" x2="130" y2="62.5" class="heavy" />
     <g :transform="`translate(0 ${lift})`">
-      <path d="M8 50 L8 38 L26 33 L44 18 L88 18 L106 34 L124 38 L124 50 Z" stroke-linejoin="round" />
-      <path d="M50 22 L84 22 L96 33 L38 33 Z" stroke-width="1.2" />
-      <rect x="13" y="38" width="13" height="10" stroke-width="1.6" fill="var(--tint)" />
-      <rect x="27" y="40" width="10" height="8" :class="drawn('gearbox')" />
-      <rect x="15" y="34" width="6" height="3.5" :class="drawn('battery')" />
-      <rect x="23" y="34.5" width="6" height="3" :class="drawn('intake')" />
-      <circle cx="26" cy="53" r="8.5" fill="var(--sheet)" :class="drawn('wheels')" />
-      <circle v-if="off('wheels')" cx="26" cy="53" r="2.5" stroke-width="1.6" />
-      <circle cx="104" cy="53" r="8.5" fill="var(--sheet)" />
-      <line v-if="off('undertray')" x1="38" y1="52.5" x2="60" y2="52.5" class="ghost" />
-      <g v-if="off('engine-support')" stroke-width="2.6"><line x1="4" y1="29" x2="40" y2="29" /><line x1="19" y1="29" x2="19" y2="38" stroke-width="1.6" /></g>
+      <path d="M8 50 L8 37 L27 32 L45 17 L88 17 L106 33 L124 37 L124 50 Z" fill="var(--sheet)" class="line" />
+      <path d="M51 21 L84 21 L96 32 L39 32 Z" class="thin" />
+      <rect x="12" y="37.5" width="12" height="9" class="line" fill="var(--tint)" />
+      <rect x="25.5" y="39" width="9.5" height="7.5" :class="drawn('gearbox')" />
+      <rect x="36.5" y="38.5" width="5" height="4" :class="drawn('battery')" />
+      <rect x="27" y="34.2" width="8" height="3" :class="drawn('intake')" />
+      <circle cx="26" cy="54" r="8" fill="var(--sheet)" :class="drawn('wheels')" />
+      <circle v-if="off('wheels')" cx="26" cy="54" r="2.2" class="line" fill="var(--sheet)" />
+      <circle cx="104" cy="54" r="8" fill="var(--sheet)" class="line" />
+      <line v-if="off('undertray')" x1="38" y1="52.5" x2="62" y2="52.5" class="ghost" />
+      <g v-if="off('engine-support')"><line x1="5" y1="27" x2="38" y2="27" class="heavy" /><line x1="18" y1="27" x2="18" y2="37.5" class="line" /></g>
     </g>
-    <g v-if="car === 'raised'" stroke-width="2.2">
-      <g v-if="off('lift')"><line x1="64" y1="62" x2="64" y2="39" /><line x1="48" y1="39" x2="84" y2="39" /></g>
-      <g v-else><path d="M44 62 L49 39 L54 62" /><path d="M78 62 L83 39 L88 62" /></g>
+    <g v-if="car === 'raised'" class="line">
+      <g v-if="off('lift')"><line x1="66" y1="62" x2="66" y2="38" class="heavy" /><line x1="48" y1="38" x2="86" y2="38" class="heavy" /></g>
+      <g v-else><path d="M45 62 L49.5 38 L54 62" /><path d="M78 62 L82.5 38 L87 62" /></g>
     </g>
-    <path v-if="off('box-jack')" d="M27 61 L34 47 L41 61 Z" fill="var(--sheet)" stroke-width="2" />
+    <path v-if="off('box-jack')" d="M26 61.5 L33 50 L40 61.5 Z" fill="var(--sheet)" class="line" />
   </svg>
 </template>
 
 <style scoped>
-.ghost { stroke-dasharray: 2.5 2.5; fill: none; opacity: 0.75; }
+svg * { vector-effect: non-scaling-stroke; }
+.line, .whole { stroke-width: 1.6; stroke-linejoin: round; }
+.thin { stroke-width: 1; }
+.heavy { stroke-width: 2.6; }
+.ghost { stroke-width: 1.3; stroke-dasharray: 3 3; fill: none; }
 </style>

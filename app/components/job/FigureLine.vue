@@ -20,9 +20,9 @@ const current = computed(() => figures.value.at(-1))
         Named differently before: <TorqueFigure :torque-nm="figures.at(-2)!.torqueNm" />, {{ sourceLabel(figures.at(-2)!.sourceKind) }}: {{ figures.at(-2)!.reference }}
       </p>
     </template>
-    <p v-else class="text-lg">No figure is named for {{ t(group.name) }}. Eldrin does not guess one.</p>
+    <p v-else class="text-lg">No figure is named for the {{ t(group.name).toLowerCase() }}. Eldrin does not guess one.</p>
     <button class="mt-1 min-h-11 font-semibold underline" @click="naming = true">{{ current ? 'Name another figure' : 'Name it with its source' }}</button>
-    <BaseDialog :open="naming" :title="`Figure for ${t(group.name)}`" @close="naming = false">
+    <BaseDialog :open="naming" :title="`Figure for the ${t(group.name).toLowerCase()}`" @close="naming = false">
       <FigureForm :group="group" @named="naming = false" />
     </BaseDialog>
   </div>

@@ -18,23 +18,23 @@ const ends = computed(() => state.value.handedOver ? 'handed over' : left.value 
 
 <template>
   <header class="no-print border-b-2 border-ink bg-sheet">
-    <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2 sm:px-7">
+    <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-4 px-4 py-1.5 sm:gap-x-5 sm:px-7">
       <NuxtLink to="/" class="flex min-h-11 items-center font-bold underline" aria-label="Back to the yard">Yard</NuxtLink>
-      <p class="min-w-0 text-lg font-semibold leading-tight"><span class="figure mr-2 text-quiet">{{ state.number }}</span>{{ state.vehicle?.name }}</p>
+      <p class="min-w-0 text-lg font-semibold leading-tight max-sm:max-w-[60%]"><span class="figure mr-2 text-quiet">{{ state.number }}</span>{{ state.vehicle?.name }}</p>
+      <div class="ml-auto sm:order-last"><SettingsMenu /></div>
       <NuxtLink :to="path('car')" class="flex items-center gap-2 no-underline" :aria-label="`What is off: ${off}`">
         <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-22 shrink-0" />
         <span class="underline max-sm:hidden">{{ off === 0 ? 'nothing off' : `${off} off` }}</span>
       </NuxtLink>
       <NuxtLink :to="path('work')" class="no-underline"><PlaceTag :place="place" /></NuxtLink>
       <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
-      <NuxtLink :to="path('plan')" class="figure min-h-11 content-center underline">
-        <span class="max-sm:hidden">{{ minutesText(left) }} left, </span>{{ ends }}
+      <NuxtLink :to="path('plan')" class="min-h-11 content-center underline">
+        <span v-if="left > 0" class="max-sm:hidden">{{ minutesText(left) }} left, </span>{{ ends }}
       </NuxtLink>
       <p v-if="store.pending.length > 0 || store.offline || !store.connected" class="tag border-attention text-attention" role="status">
         <template v-if="store.pending.length > 0">{{ store.pending.length }} waiting to be sent</template>
         <template v-else>No word from the server</template>
       </p>
-      <div class="ml-auto"><SettingsMenu /></div>
     </div>
   </header>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Cog6ToothIcon } from '@heroicons/vue/24/outline'
 import type { Theme } from '../../composables/useTheme'
 
 const store = useGarageStore()
@@ -26,7 +27,7 @@ const groups = computed((): { title: string, entries: Entry[] }[] => {
 
 <template>
   <Menu as="div" class="no-print relative">
-    <MenuButton class="button">Settings</MenuButton>
+    <MenuButton class="button px-3!" aria-label="Settings"><Cog6ToothIcon class="size-6 sm:hidden" aria-hidden="true" /><span class="max-sm:hidden">Settings</span></MenuButton>
     <MenuItems class="absolute right-0 z-40 mt-1 grid max-h-[80dvh] w-72 gap-3 overflow-y-auto border-2 border-ink bg-paper p-4 outline-none">
       <div v-for="group in groups" :key="group.title">
         <p class="text-sm text-quiet">{{ group.title }}</p>

@@ -77,10 +77,10 @@ useKeys({ Space: main, Backspace: store.undo })
           </li>
         </ol>
         <div class="no-print fixed inset-x-0 bottom-14 z-20 border-t-2 border-ink bg-paper sm:bottom-0 lg:right-1/3">
-          <div class="mx-auto grid max-w-4xl grid-cols-[minmax(4.5rem,1fr)_minmax(0,3fr)_minmax(4.5rem,1fr)] gap-2 p-2">
-            <button class="button button-big px-1!" @click="store.undo">Undo</button>
+          <div class="mx-auto grid max-w-4xl grid-cols-[minmax(5rem,1fr)_minmax(0,2.4fr)_minmax(5rem,1fr)] gap-2 p-2">
+            <button class="button button-big px-1! text-lg!" @click="store.undo">Undo</button>
             <button class="button button-big" :class="counted ? '' : 'button-main'" :disabled="stage.stage === 'rest' || stage.stage === 'judge'" data-testid="stroke" @click="main">{{ stage.stage === 'firm' ? 'Step done' : 'Stroke' }}</button>
-            <button class="button button-big px-1!" :class="counted ? 'button-main' : ''" :disabled="stage.stage !== 'strokes' || stage.strokes === 0" @click="store.write('rest-started', { stepId })">Rest</button>
+            <button class="button button-big px-1! text-lg!" :class="counted ? 'button-main' : ''" :disabled="stage.stage !== 'strokes' || stage.strokes === 0" @click="store.write('rest-started', { stepId })">Rest</button>
           </div>
         </div>
       </template>

@@ -51,7 +51,6 @@ const doneUpTo = computed(() => props.plan.steps.findLast(step => step.id in pro
         <line v-if="index > 0" :x1="scale(trip.startMinutes)" :x2="scale(trip.startMinutes)" :y1="laneOf(plan.trips[index - 1]!.place) + LANE / 2" :y2="laneOf(trip.place) + LANE / 2" stroke="var(--line)" />
       </g>
       <g v-for="step in plan.steps" :key="step.id" @click="emit('ask', step.id)">
-        <title>{{ step.id }}</title>
         <rect
           :x="scale(step.startMinutes)" :y="laneOf(step.place) + 6" :width="Math.max(1.5, scale(step.finishMinutes) - scale(step.startMinutes) - 1)" :height="LANE - 12"
           :fill="asked === step.id ? 'var(--action)' : next === step.id ? 'var(--attention)' : step.id in done ? 'var(--line)' : 'var(--rule)'" class="cursor-pointer"

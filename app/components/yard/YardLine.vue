@@ -17,7 +17,7 @@ const ends = computed(() => {
 
 <template>
   <li class="border-t-2 border-ink">
-    <NuxtLink :to="`/jobs/${job.jobId}/${view}`" class="grid items-center gap-x-6 gap-y-2 py-4 no-underline hover:bg-tint sm:grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,2fr)_8.5rem]" data-testid="yard-line">
+    <NuxtLink :to="`/jobs/${job.jobId}/${view}`" class="grid items-center gap-x-6 gap-y-2 py-4 no-underline hover:bg-tint sm:grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,2fr)_12rem]" data-testid="yard-line">
       <CarGlyph :car="job.car" :parts="job.parts" class="h-15 w-30" />
       <span><span class="block text-lg font-semibold"><span class="figure mr-2 text-quiet">{{ job.number }}</span>{{ job.vehicleName }}</span><span class="text-quiet">{{ job.customer }}</span></span>
       <span class="min-w-0">
@@ -30,7 +30,7 @@ const ends = computed(() => {
       </span>
       <span v-if="job.status !== 'break-in'" class="sm:text-right">
         <span class="figure text-lg font-semibold">{{ minutesText(job.minutesLeft) }}</span> left
-        <span class="block text-quiet">done {{ ends }}</span>
+        <span class="block text-quiet">working through: {{ ends }}</span>
         <span class="figure block text-sm text-quiet">{{ job.stepsDone }} of {{ job.stepsTotal }} steps<template v-if="job.openCount">, {{ job.openCount }} off</template></span>
       </span>
     </NuxtLink>

@@ -5,18 +5,19 @@ import type { ItemState } from '../../../../core/packs'
 const { state, next } = useJob()
 const t = useTerms()
 const groups: { state: ItemState, title: string }[] = [
-  { state: 'propped', title: 'Holds the weight' }, { state: 'open', title: 'Open' }, { state: 'slack', title: 'Slack' },
+  { state: 'propped', title: 'Holds, hangs or props' }, { state: 'open', title: 'Open' }, { state: 'slack', title: 'Slack' },
   { state: 'unplugged', title: 'Unplugged' }, { state: 'off', title: 'Off' },
 ]
 const entries = computed(() => openEntries(state.value))
 const total = computed(() => entries.value.reduce((sum, entry) => sum + entry.count, 0))
 const troubles = computed(() => state.value.troubles.filter(trouble => !trouble.cleared))
+const holding = computed(() => whatHolds(state.value).filter(entry => entry.item?.part))
 const facts = computed(() => state.value.procedure?.facts.filter(fact => state.value.facts.includes(fact.id)) ?? [])
 </script>
 
 <template>
   <SheetWithMargin margin-title="Coming back to it">
-    <h1 class="text-2xl">{{ total === 0 ? 'The car is whole' : `${total} things are not as they leave the garage` }}</h1>
+    <h1 class="text-2xl">{{ total === 0 ? 'The car is whole' : `${total} pieces are not as they leave the garage` }}</h1>
     <CarGlyph :car="state.car" :parts="changedParts(state)" class="mt-4 w-full max-w-xl" />
     <div class="mt-6 grid gap-x-8 gap-y-5 md:grid-cols-2">
       <section v-for="group in groups.filter(each => entries.some(entry => entry.item?.state === each.state))" :key="group.state">
@@ -32,8 +33,8 @@ const facts = computed(() => state.value.procedure?.facts.filter(fact => state.v
     <template #margin>
       <div class="grid gap-3">
         <h2 class="text-lg max-lg:hidden">Coming back to it</h2>
-        <p>{{ state.car === 'raised' ? 'The car is raised.' : 'The car is on the ground.' }} {{ whatHolds(state).length ? `It is held by: ${whatHolds(state).map(entry => t(entry.name)).join(', ')}.` : '' }}</p>
-        <p v-if="facts.length">Holds now: {{ facts.map(fact => t(fact.name)).join(', ') }}.</p>
+        <p>{{ state.car === 'raised' ? 'The car is raised.' : 'The car is on the ground.' }} {{ holding.length ? `Weight rests on: ${holding.map(entry => t(entry.name).toLowerCase()).join(', ')}.` : '' }}</p>
+        <p v-if="facts.length">As it stands: {{ facts.map(fact => t(fact.name).toLowerCase()).join(', ') }}.</p>
         <p v-if="next"><span class="label">Next.</span> {{ t(next.title) }}</p>
         <TroubleLine v-for="trouble in troubles" :key="trouble.troubleId" :trouble="trouble" />
       </div>

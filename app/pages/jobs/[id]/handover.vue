@@ -25,6 +25,7 @@ const readings = computed(() => {
 const left = computed(() => openBeforeHandover(state.value))
 const works = computed(() => operations.value.filter(operation => state.value.done[operation.id]).length)
 const gears = computed(() => Object.entries(state.value.gears).map(([stepId, results]) => ({ title: titleOf(stepId), text: Object.entries(results).map(([gear, result]) => `${gear} ${result}`).join(', ') })))
+const odometerKm = computed(() => state.value.handedOver?.odometerKm ?? state.value.odometerKm)
 const printPage = () => window.print()
 </script>
 
@@ -44,14 +45,14 @@ const printPage = () => window.print()
       <dt class="text-quiet">Customer</dt><dd>{{ state.vehicle?.customer }}</dd>
       <dt class="text-quiet">Complaint</dt><dd>{{ [...state.complaint.symptoms.map(symptomLabel), state.complaint.text].filter(Boolean).join('. ') }}</dd>
       <dt class="text-quiet">Pumped pedal</dt><dd>{{ pumpVerdict(state.pumpTest.result, state.pumpTest.strokes).text }}</dd>
-      <dt class="text-quiet">Odometer</dt><dd class="figure">{{ state.odometerKm === null ? 'not read' : units.distance(state.odometerKm) }}</dd>
+      <dt class="text-quiet">Odometer</dt><dd class="figure">{{ odometerKm === null ? 'not read' : units.distance(odometerKm) }}</dd>
       <template v-if="state.handedOver"><dt class="text-quiet">Handed over</dt><dd>{{ format(new Date(state.handedOver.at), 'd MMMM yyyy HH:mm') }}, to {{ state.handedOver.to }}</dd></template>
     </dl>
 
     <section class="mt-6 break-inside-avoid">
       <h2 class="border-b-2 border-ink pb-1 text-lg">Work</h2>
       <p class="mt-1">{{ t(state.procedure?.title ?? '') }}: <span class="figure">{{ works }}</span> of <span class="figure">{{ operations.length }}</span> pieces of work done.</p>
-      <p v-for="gear in gears" :key="gear.title" class="mt-1">{{ gear.title }}: <span class="figure">{{ gear.text }}</span></p>
+      <p v-for="gear in gears" :key="gear.title" class="mt-1">{{ gear.title }}: {{ gear.text }}.</p>
     </section>
 
     <section class="mt-6">

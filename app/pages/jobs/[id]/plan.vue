@@ -24,7 +24,7 @@ function ask(stepId: string) {
       <h1 class="text-2xl"><span class="figure">{{ minutesText(plan.totals.minutes) }}</span> in {{ plan.trips.length }} trips</h1>
       <p class="text-quiet">
         work <span class="figure text-ink">{{ minutesText(plan.totals.workMinutes) }}</span>, walking, lifting and tools
-        <span class="figure text-ink">{{ minutesText(plan.totals.setupMinutes) }}</span>, waiting <span class="figure text-ink">{{ minutesText(plan.totals.waitMinutes) }}</span>
+        <span class="figure text-ink">{{ minutesText(plan.totals.setupMinutes) }}</span><template v-if="plan.totals.waitMinutes >= 1">, waiting <span class="figure text-ink">{{ minutesText(plan.totals.waitMinutes) }}</span></template>
       </p>
     </div>
     <p class="mt-1 text-quiet">

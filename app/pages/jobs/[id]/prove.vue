@@ -19,6 +19,8 @@ const titles = { item: 'Still off, open or slack', trouble: 'Trouble not cleared
       <template v-else><span class="figure">{{ without.length }}</span> {{ without.length === 1 ? 'entry stands' : 'entries stand' }} between this car and its owner</template>
     </h1>
 
+    <BreakInSheet v-if="state.handedOver" class="mt-5" />
+
     <section class="mt-5">
       <h2 class="border-b border-ink pb-1 text-lg">Closing checks <span class="figure text-quiet">{{ doneCount }} of {{ closing.length }}</span></h2>
       <ul class="ruled">
@@ -38,7 +40,7 @@ const titles = { item: 'Still off, open or slack', trouble: 'Trouble not cleared
       </section>
     </template>
 
-    <BreakInSheet class="mt-7" />
+    <BreakInSheet v-if="!state.handedOver" class="mt-7" />
 
     <template #margin>
       <HandoverForm :missing="without.length" />
