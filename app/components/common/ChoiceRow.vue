@@ -8,7 +8,7 @@ const model = defineModel<T | null>({ required: true })
 
 <template>
   <RadioGroup :model-value="model ?? undefined" @update:model-value="value => { model = value as T }">
-    <RadioGroupLabel class="label" :class="hideLabel ? 'sr-only' : ''">{{ label }}</RadioGroupLabel>
+    <RadioGroupLabel as="p" class="label" :class="hideLabel ? 'sr-only' : ''">{{ label }}</RadioGroupLabel>
     <div class="flex flex-wrap gap-2" :class="hideLabel ? '' : 'mt-2'">
       <RadioGroupOption v-for="choice in choices" :key="choice.id" v-slot="{ checked }" :value="choice.id" as="template">
         <button

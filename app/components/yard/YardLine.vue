@@ -31,7 +31,7 @@ const ends = computed(() => {
       <span v-if="job.status !== 'break-in'" class="sm:text-right">
         <span class="figure text-lg font-semibold">{{ minutesText(job.minutesLeft) }}</span> left
         <span class="block text-quiet">working through: {{ ends }}</span>
-        <span class="figure block text-sm text-quiet">{{ job.stepsDone }} of {{ job.stepsTotal }} steps<template v-if="job.openCount">, {{ job.openCount }} off</template></span>
+        <span class="block text-sm text-quiet">{{ job.stepsDone }} of {{ job.stepsTotal }} steps<template v-if="job.openCount">, {{ job.openCount }} off</template></span>
       </span>
     </NuxtLink>
   </li>

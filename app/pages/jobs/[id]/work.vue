@@ -89,7 +89,7 @@ onMounted(() => {
     <template #margin>
       <template v-if="step">
         <StepCautions :cautions="step.cautions" />
-        <h2 class="mb-2 mt-5 text-lg max-lg:hidden">Why here</h2>
+        <h2 class="mb-2 text-lg max-lg:hidden" :class="step.cautions.length ? 'mt-5' : ''">Why here</h2>
         <WhyPanel :step-id="step.id" />
       </template>
       <h2 class="mt-6 border-b border-ink pb-1 text-lg">Off the car, newest first</h2>

@@ -1,0 +1,52 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterEach, beforeEach, expect, it } from 'vitest'
+import { packsFolder } from '../tests/support/packs'
+import { loadPacks } from './load-packs'
+
+let folder: string
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'eldrin-packs-'))
+  cpSync(packsFolder, folder, { recursive: true })
+})
+afterEach(() => rmSync(folder, { recursive: true }))
+
+function edit(file: string, from: string | RegExp, to: string) {
+  const text = readFileSync(join(folder, file), 'utf8')
+  const edited = text.replace(from, to)
+  expect(edited).not.toBe(text)
+  writeFileSync(join(folder, file), edited)
+}
+const message = () => {
+  try {
+    loadPacks(folder)
+    return 'loaded'
+  }
+  catch (error) {
+    return (error as Error).message
+  }
+}
+
+it('loads what ships', () => {
+  expect(message()).toBe('loaded')
+})
+it.each([
+  ['modules/intake.yaml', 'minutes: [0.5, 1, 3]', 'minutes: [3, 1, 0.5]', 'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].minutes: low, likely and high minutes in rising order'],
+  ['modules/intake.yaml', 'place: top', 'place: roof', 'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].place: Invalid option'],
+  ['modules/intake.yaml', 'takesOff: { breather-hose: 1 }', 'takesOf: { breather-hose: 1 }', 'operations[breather-off]: Unrecognized key: "takesOf"'],
+  ['modules/intake.yaml', 'breather-hose: 1', 'breather-pipe: 1', 'modules/intake.operations.breather-off: unknown item "breather-pipe"'],
+  ['modules/clutch.yaml', 'before: tool-slides, after: pull-box.refit', 'before: pull-box.refit, after: wet-bell', 'the links form a cycle: '],
+  ['modules/intake.yaml', 'id: intake', 'id: outtake', 'packs/modules/intake.yaml: id: "outtake" is not the name of the file'],
+  ['layouts/fwd-transverse.yaml', 'modules: [tests-before,', 'modules: [tests-behind,', 'modules[0]: there is no module "tests-behind"'],
+  ['modules/intake.yaml', 'title: Pull the breather hose', 'title: Pull the {breather}', 'no "{breather}"'],
+  ['cautions.yaml', '- id: battery', '- id: [battery', 'packs/cautions.yaml: '],
+  ['modules/drop-front.yaml', /hands: 2\n {4}aloneWay: Two long.*\n/, 'hands: 2\n', 'operations[pull-box].aloneWay: work for two hands names the way out for one'],
+])('refuses a slip in %s (%s)', (file, from, to, reason) => {
+  edit(file, from, to)
+  expect(message()).toContain(reason)
+})
+it('refuses a folder that is not there', () => {
+  rmSync(join(folder, 'modules'), { recursive: true })
+  expect(message()).toContain('packs/modules: the folder is missing')
+})

@@ -1,0 +1,69 @@
+import { test as base } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { reduceJob } from '../../core/job'
+import type { JobEvent, JobState } from '../../core/job'
+import { forGarage } from '../../server/db/for-garage'
+import { startApp } from '../support/app'
+import type { RunningApp } from '../support/app'
+import { freshDatabase } from '../support/database'
+import type { TestDatabase } from '../support/database'
+import { garageId, newJobRequest } from '../support/requests'
+
+export interface Stage {
+  database: TestDatabase
+  app: RunningApp
+  /** Opens a job over the wire and returns its id. */
+  openJob: (change?: Record<string, unknown>) => Promise<string>
+  /** The log of a job as PostgreSQL has it. */
+  events: (jobId: string) => Promise<JobEvent[]>
+  state: (jobId: string) => Promise<JobState>
+}
+
+/** Runs the built application on a database of its own for as long as it is used. */
+async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
+  const database = await freshDatabase()
+  const app = await startApp(database.url)
+  const events = (jobId: string) => forGarage(database.db, garageId).jobs.events(jobId)
+  try {
+    await use({
+      database, app, events,
+      state: async jobId => reduceJob(await events(jobId)),
+      openJob: async (change = {}) => {
+        const request = newJobRequest(change)
+        const response = await fetch(`${app.base}/api/jobs`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(request) })
+        if (!response.ok) throw new Error(await response.text())
+        return request.id
+      },
+    })
+  }
+  finally {
+    await app.kill()
+    await database.drop()
+  }
+}
+
+/** `stage` is shared by the tests of a worker, `emptyStage` is one test's own and has no jobs. */
+export const test = base.extend<{ errors: string[], emptyStage: Stage }, { stage: Stage }>({
+  // eslint-disable-next-line no-empty-pattern
+  stage: [({}, use) => withStage(use), { scope: 'worker' }],
+  // eslint-disable-next-line no-empty-pattern
+  emptyStage: ({}, use) => withStage(use),
+  // Any error thrown in a page fails its test.
+  errors: [async ({ page }, use) => {
+    const errors: string[] = []
+    page.on('pageerror', error => errors.push(error.message))
+    await use(errors)
+    if (errors.length > 0) throw new Error(`errors in the page: ${errors.join('; ')}`)
+  }, { auto: true }],
+})
+
+/** Opens a view of a job and waits until it is there. */
+export async function view(page: Page, stage: Stage, jobId: string, name: string): Promise<void> {
+  await page.goto(`${stage.app.base}/jobs/${jobId}/${name}`)
+  await page.locator('#sheet h1').first().waitFor()
+}
+
+/** Waits until nothing is on its way to the server any more. */
+export async function settled(page: Page): Promise<void> {
+  await page.getByText('waiting to be sent').waitFor({ state: 'detached' })
+}

@@ -1,0 +1,99 @@
+import { expect } from '@playwright/test'
+import { fasteners, packs } from '../../core'
+import { shelf } from '../support/packs'
+import { settled, test } from './fixture'
+import { workToTheEnd } from './mechanic'
+
+test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page, emptyStage: stage }) => {
+  test.setTimeout(240_000)
+  const posted = new Map<string, { type: string, payload: unknown }>()
+  page.on('request', (request) => {
+    if (request.method() !== 'POST' || !request.url().endsWith('/events')) return
+    for (const event of (request.postDataJSON() as { events: { id: string, type: string, payload: unknown }[] }).events) posted.set(event.id, event)
+  })
+
+  await test.step('take a new car in', async () => {
+    await page.goto(stage.app.base)
+    await expect(page.getByText('No car is waiting.')).toBeVisible()
+    await page.getByRole('link', { name: 'Take a car in' }).first().click()
+    await page.getByRole('button', { name: 'Add a car' }).click()
+    await page.getByRole('button', { name: 'Add it' }).click()
+    await expect(page.getByText('This cannot be empty.').first()).toBeVisible()
+    for (const [label, value] of [['How you call it', 'Yellow Tavisk Wren'], ['Customer', 'Ines Harrowgate-Bloom'], ['Make', 'Tavisk'], ['Model', 'Wren 1.3'], ['Year', '2013']]) {
+      await page.getByRole('dialog').getByLabel(label!).fill(value!)
+    }
+    await page.getByRole('button', { name: 'Add it' }).click()
+    await expect(page.getByRole('button', { name: 'Car', exact: true })).toContainText('Yellow Tavisk Wren')
+    await page.getByLabel('Odometer').fill('120500')
+    await page.getByRole('button', { name: 'Slips' }).click()
+    await page.getByRole('radio', { name: 'stays as it is' }).click()
+    await page.getByLabel('Strokes').fill('18')
+    await expect(page.getByText('the hydraulics hold')).toBeVisible()
+    await page.getByRole('radio', { name: 'taken off with its line opened' }).click()
+    await page.getByRole('radio', { name: /^renewed/ }).click()
+    await expect(page.getByText('117 pieces of work')).toBeVisible()
+    await page.getByRole('button', { name: 'Make the plan' }).click()
+    await page.waitForURL('**/plan')
+  })
+
+  const jobId = /jobs\/([^/]+)/.exec(page.url())![1]!
+  const opened = await stage.state(jobId)
+  const procedure = packs.expandPack(shelf.packs.get('fwd-transverse')!, { slave: 'opened', flywheel: 'renewed' })
+
+  await test.step('ask the plan why', async () => {
+    await expect(page.getByRole('heading', { name: 'Tools to lay out' })).toBeVisible()
+    await page.getByRole('button', { name: /Take the lower torque strut off/ }).click()
+    await expect(page.getByTestId('why')).toContainText('closes the room round the lowest bell bolts')
+    await expect(page.getByTestId('why')).toContainText('The beam must carry the engine before')
+  })
+
+  const titles = await test.step('work it off', async () => {
+    await page.getByRole('link', { name: 'Work', exact: true }).click()
+    return workToTheEnd(page)
+  })
+
+  await test.step('hand it over and break it in', async () => {
+    await page.getByRole('link', { name: 'To the hand-over' }).click()
+    await expect(page.getByRole('heading', { name: 'Ready to be handed over' })).toBeVisible()
+    await page.getByLabel('Gentle use for').fill('400')
+    await page.getByLabel('Which sheet').fill('Fitting sheet of the kit')
+    await page.getByLabel('Odometer at hand-over').fill('120512')
+    await page.getByRole('button', { name: 'Set the break-in' }).click()
+    await expect(page.getByText('Kilometres or miles?')).toBeVisible()
+    await page.getByRole('radio', { name: 'miles' }).click()
+    await page.getByRole('button', { name: 'Set the break-in' }).click()
+    await expect(page.getByText('644 km')).toBeVisible()
+    await page.getByRole('button', { name: 'Hand the car over' }).click()
+    await expect(page.getByRole('heading', { name: 'Handed over to Ines Harrowgate-Bloom' })).toBeVisible()
+    await page.getByLabel('Odometer now').fill('120612')
+    await page.getByRole('button', { name: 'Read' }).click()
+    await expect(page.getByText('544 km')).toBeVisible()
+    await settled(page)
+    await page.getByRole('link', { name: 'Hand-over page' }).click()
+    await expect(page.getByText('Nothing. All that was taken off is back on.')).toBeVisible()
+    await expect(page.getByRole('row', { name: /Pressure plate bolts/ })).toContainText('21 N·m')
+    await expect(page.getByRole('row', { name: /Pressure plate bolts/ })).toContainText('Kit sheet: Fitting sheet of the kit')
+  })
+
+  await test.step('read it back', async () => {
+    const log = await stage.events(jobId)
+    const state = await stage.state(jobId)
+    const fromHere = log.filter(event => event.type !== 'job-opened' && event.type !== 'plan-made')
+    expect(new Map(fromHere.map(event => [event.id, { type: event.type, payload: event.payload }]))).toEqual(
+      new Map([...posted].map(([id, { type, payload }]) => [id, { type, payload }])))
+    expect(log.map(event => event.seq)).toEqual(log.map((_, index) => index + 1))
+    expect(opened.procedure).toEqual(JSON.parse(JSON.stringify(procedure)))
+    const done = log.flatMap(event => event.type === 'step-done' ? [event.payload.stepId] : [])
+    expect(done).toEqual(state.plan!.order)
+    expect(titles).toHaveLength(done.length)
+    expect(state.ledger).toEqual({})
+    expect(state.vehicle!.name).toBe('Yellow Tavisk Wren')
+    expect(state.readings.find(reading => reading.readingId === 'disc-thickness')).toMatchObject({ value: 5.6, unit: 'mm' })
+    const firstPass = log.flatMap(event => event.type === 'bolt-turned' && event.payload.runId === state.runs[0]!.runId && event.payload.passIndex === 0 ? [event.payload.bolt] : [])
+    expect(firstPass).toEqual(fasteners.crossPattern(6))
+    expect(state.bleeding['bleed-clutch']!.rounds).toMatchObject([{ strokes: 25, feel: 'better' }, { strokes: 1, feel: 'firm' }])
+    expect(Object.values(state.gears).flatMap(results => Object.values(results)).every(result => result === 'clean')).toBe(true)
+    expect(state.breakIn).toMatchObject({ writtenAs: '400 mi', startKm: 120512, lastKm: 120612 })
+    expect(state.handedOver!.to).toBe('Ines Harrowgate-Bloom')
+  })
+})

@@ -1,0 +1,120 @@
+import { spawnSync } from 'node:child_process'
+import { cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { startApp } from '../support/app'
+import type { RunningApp } from '../support/app'
+import { freshDatabase } from '../support/database'
+import type { TestDatabase } from '../support/database'
+import { packsFolder } from '../support/packs'
+import { incoming, newJobRequest } from '../support/requests'
+
+let database: TestDatabase
+let app: RunningApp
+let jobId: string
+beforeAll(async () => {
+  database = await freshDatabase()
+  app = await startApp(database.url)
+  const request = newJobRequest()
+  jobId = request.id
+  expect((await call('POST', '/api/jobs', request)).status).toBe(201)
+})
+afterAll(async () => {
+  await app.kill()
+  await database.drop()
+})
+
+interface Answer { status: number, body: { data?: { issues?: { path: string, reason: string }[] } } & Record<string, unknown> }
+async function call(method: string, path: string, body?: unknown): Promise<Answer> {
+  const response = await fetch(app.base + path, { method, body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+  return { status: response.status, body: await response.json() as Answer['body'] }
+}
+const everything = async () => JSON.stringify(await database.sql`
+  select (select json_agg(e order by seq, job_id) from job_event e) events, (select json_agg(v order by id) from vehicle v) vehicles,
+    (select json_agg(j order by id) from job j) jobs, (select json_agg(s order by job_id) from job_summary s) lines, (select json_agg(g) from garage g) garages`)
+const posting = (...events: unknown[]) => ({ events })
+const vehicle = { id: crypto.randomUUID(), name: 'A car', make: 'Make', model: 'Model', year: 2015, customer: 'Somebody', gears: ['1', 'R'] }
+
+describe('bad input is answered with path and reason and changes nothing', () => {
+  const unknown = crypto.randomUUID()
+  it.each<[string, string, () => unknown, number, string]>([
+    ['POST', '/api/jobs', () => 'no json', 400, ''],
+    ['POST', '/api/jobs', () => ({}), 422, 'id'],
+    ['POST', '/api/jobs', () => newJobRequest({ complaint: { symptoms: [], text: '' } }), 422, 'complaint.symptoms'],
+    ['POST', '/api/jobs', () => newJobRequest({ pumpTest: { result: 'rises', strokes: null } }), 422, 'pumpTest.strokes'],
+    ['POST', '/api/jobs', () => newJobRequest({ odometerKm: -5 }), 422, 'odometerKm'],
+    ['POST', '/api/jobs', () => newJobRequest({ options: { lift: 'crane' } }), 422, 'options.lift'],
+    ['POST', '/api/jobs', () => newJobRequest({ packId: 'none' }), 422, 'packId'],
+    ['POST', '/api/jobs', () => newJobRequest({ vehicleId: unknown }), 422, 'vehicleId'],
+    ['POST', '/api/vehicles', () => ({ ...vehicle, year: 1815 }), 422, 'year'],
+    ['POST', '/api/vehicles', () => ({ ...vehicle, gears: ['1', '1'] }), 422, 'gears'],
+    ['POST', '/api/vehicles', () => ({ ...vehicle, colour: 'red' }), 422, ''],
+    ['PATCH', '/api/garage', () => ({ torqueUnit: 'ells' }), 422, 'torqueUnit'],
+    ['PATCH', '/api/garage', () => ({}), 422, ''],
+    ['GET', '/api/packs/none', () => undefined, 404, 'id'],
+    ['GET', '/api/jobs/not-an-id/events', () => undefined, 400, 'id'],
+    ['GET', `/api/jobs/${unknown}/events`, () => undefined, 404, 'id'],
+    ['GET', `/api/jobs/${unknown}/stream`, () => undefined, 404, 'id'],
+    ['GET', '/api/jobs/JOB/events?after=soon', () => undefined, 400, 'after'],
+    ['POST', `/api/jobs/${unknown}/events`, () => posting(incoming('note-added', { stepId: null, text: 'x' })), 404, 'id'],
+    ['POST', '/api/jobs/JOB/events', () => posting(), 422, 'events'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('job-opened', {})), 422, 'events[0].type'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('plan-made', {})), 422, 'events[0].type'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('note-added', { stepId: null, text: '  ' })), 422, 'events[0].payload.text'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('step-done', { stepId: 'nowhere' })), 409, 'events[0].payload.stepId'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('note-added', { stepId: null, text: 'good' }), incoming('step-done', { stepId: 'pull-box' })), 409, 'events[1].payload.stepId'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('figure-named', { group: 'cover-bolts', torqueNm: -3, sourceKind: 'kit-sheet', reference: 'Sheet' })), 422, 'events[0].payload.torqueNm'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('figure-named', { group: 'cover-bolts', torqueNm: 2100, sourceKind: 'kit-sheet', reference: 'Sheet' })), 409, 'events[0].payload.torqueNm'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('step-done', { stepId: 'slave-travel' }, { deviceTime: 'yesterday' })), 422, 'events[0].deviceTime'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('handed-over', { to: 'Somebody', odometerKm: null })), 409, 'events[0].type'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('undone', { eventId: unknown })), 409, 'events[0].payload.eventId'],
+    ['GET', '/api/nothing', () => undefined, 404, '/api/nothing'],
+    ['DELETE', '/api/jobs/JOB/events', () => undefined, 404, '/api/jobs/JOB/events'],
+  ])('%s %s', async (method, path, body, status, at) => {
+    const before = await everything()
+    const answer = await call(method, path.replace('JOB', jobId), body())
+    expect(answer.status).toBe(status)
+    const issue = answer.body.data!.issues![0]!
+    expect(issue.path).toBe(at.replace('JOB', jobId))
+    expect(issue.reason.length).toBeGreaterThan(5)
+    expect(await everything()).toBe(before)
+  })
+})
+
+it('posts, answers again, and reads back', async () => {
+  const event = incoming('note-added', { stepId: null, text: 'Through the wire' }) as { id: string }
+  const first = await call('POST', `/api/jobs/${jobId}/events`, posting(event))
+  expect(first.status).toBe(200)
+  expect((await call('POST', `/api/jobs/${jobId}/events`, posting(event))).body).toEqual(first.body)
+  const response = await fetch(`${app.base}/api/jobs/${jobId}/events?after=2`)
+  expect(await response.json()).toMatchObject([{ id: event.id, seq: 3 }])
+})
+
+it('streams what is recorded within a second, after what was missed', async () => {
+  const abort = new AbortController()
+  const response = await fetch(`${app.base}/api/jobs/${jobId}/stream?after=2`, { signal: abort.signal })
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
+  let heard = ''
+  const until = async (text: string) => {
+    while (!heard.includes(text)) heard += (await reader.read()).value
+  }
+  await until('Through the wire')
+  const started = Date.now()
+  await call('POST', `/api/jobs/${jobId}/events`, posting(incoming('note-added', { stepId: null, text: 'Live' })))
+  await until('"Live"')
+  expect(Date.now() - started).toBeLessThan(1000)
+  abort.abort()
+})
+
+it('does not start on a broken pack, and says file, path and reason', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'eldrin-broken-'))
+  cpSync(packsFolder, folder, { recursive: true })
+  writeFileSync(join(folder, 'modules', 'intake.yaml'), 'id: intake\ntitle: Intake\noperations:\n  - { id: a, title: Do it, phase: strip, place: roof, car: either, minutes: [1, 2, 3] }\n')
+  const result = spawnSync(process.execPath, ['.output/server/index.mjs'], {
+    encoding: 'utf8', timeout: 20_000, env: { ...process.env, DATABASE_URL: database.url, ELDRIN_PACKS: folder, NITRO_PORT: '0', NITRO_HOST: '127.0.0.1' },
+  })
+  rmSync(folder, { recursive: true })
+  expect(result.status).toBe(1)
+  expect(result.stderr).toContain('packs/modules/intake.yaml: operations[a].place: ')
+})

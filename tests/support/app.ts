@@ -1,0 +1,46 @@
+import { spawn } from 'node:child_process'
+import type { ChildProcess } from 'node:child_process'
+import { createServer } from 'node:net'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+
+/** A port on the loopback that nothing listens on. */
+export async function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => resolve(port))
+    })
+  })
+}
+
+export interface RunningApp {
+  base: string
+  process: ChildProcess
+  /** Ends it at once, without a chance to finish anything. */
+  kill: () => Promise<void>
+}
+
+/** Starts the built application on a database. */
+export async function startApp(databaseUrl: string, port?: number, env: Record<string, string> = {}): Promise<RunningApp> {
+  const chosen = String(port ?? await freePort())
+  const child = spawn(process.execPath, ['.output/server/index.mjs'], {
+    cwd: root, stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DATABASE_URL: databaseUrl, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: chosen, NITRO_PORT: chosen, ...env },
+  })
+  const base = `http://127.0.0.1:${chosen}`
+  for (let attempt = 0; attempt < 200; attempt++) {
+    if (child.exitCode !== null) throw new Error(`the application ended with ${child.exitCode}`)
+    if (await fetch(`${base}/api/health`).then(response => response.ok, () => false)) break
+    await new Promise(resolve => setTimeout(resolve, 50))
+  }
+  return {
+    base, process: child,
+    kill: () => new Promise((resolve) => {
+      if (child.exitCode !== null || child.signalCode !== null) return resolve()
+      child.once('exit', () => resolve())
+      child.kill('SIGKILL')
+    }),
+  }
+}
