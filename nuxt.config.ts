@@ -11,12 +11,18 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   spaLoadingTemplate: 'spa-loading.html',
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, exclude: ['../tests', '../**/*.test.ts'] } },
-  vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
+  experimental: { defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } } },
+  vite: {
+    plugins: [tailwindcss()],
+    worker: { format: 'es' },
+    build: { rollupOptions: { output: { experimentalMinChunkSize: 20_000 } } },
+  },
   nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
   app: {
     head: {
       htmlAttrs: { lang: 'en' },
       title: 'Eldrin',
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
       meta: [
         { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
         { name: 'color-scheme', content: 'light dark' },

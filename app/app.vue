@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const garage = useGarageStore()
-await garage.load()
+void garage.load()
 </script>
 
 <template>
@@ -12,7 +12,7 @@ await garage.load()
       <p class="mt-3">{{ garage.problem }} Nothing was lost. Check that the server runs, then try again.</p>
       <button class="button button-main mt-6" @click="garage.load()">Try again</button>
     </div>
-    <NuxtPage v-else-if="garage.garage" />
+    <NuxtPage v-else />
     <Messages />
   </div>
 </template>

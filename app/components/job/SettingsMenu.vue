@@ -26,7 +26,7 @@ const groups = computed((): { title: string, entries: Entry[] }[] => {
 </script>
 
 <template>
-  <Menu as="div" class="no-print relative">
+  <Menu v-if="store.garage" as="div" class="no-print relative">
     <MenuButton class="button px-3!" aria-label="Settings"><Cog6ToothIcon class="size-6 sm:hidden" aria-hidden="true" /><span class="max-sm:hidden">Settings</span></MenuButton>
     <MenuItems class="absolute right-0 z-40 mt-1 grid max-h-[80dvh] w-72 gap-3 overflow-y-auto border-2 border-ink bg-paper p-4 outline-none">
       <div v-for="group in groups" :key="group.title">

@@ -8,6 +8,7 @@ const route = useRoute()
 const store = useJobStore()
 const failed = ref(false)
 const ready = ref(false)
+const garage = useGarageStore()
 const bare = computed(() => route.path.endsWith('/handover'))
 
 async function load() {
@@ -24,14 +25,14 @@ async function load() {
     failed.value = true
   }
 }
-onMounted(load)
+void load()
 onUnmounted(() => store.close())
 useHead({ title: () => ready.value ? `${store.state.vehicle?.name ?? 'Job'} · Eldrin` : 'Eldrin' })
 </script>
 
 <template>
   <div class="max-sm:pb-14 print:pb-0">
-    <template v-if="ready">
+    <template v-if="ready && garage.garage">
       <JobStrip v-if="!bare" />
       <JobNav v-if="!bare" />
       <NuxtPage />

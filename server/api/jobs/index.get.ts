@@ -1,1 +1,1 @@
-export default defineRoute(() => useStore(sessionGarage()).jobs.summaries())
+export default defineRoute(async event => sendJson(event, await useStore(sessionGarage()).jobs.summaries()))

@@ -4,5 +4,5 @@ export default defineRoute((event) => {
   const id = getRouterParam(event, 'id')!
   const pack = useShelf().packs.get(id)
   if (!pack) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
-  return pack
+  return sendJson(event, pack)
 })
