@@ -8,7 +8,7 @@ import { reduceJob, summarise } from '../core/job'
 import { forGarage } from './db/for-garage'
 import { garage, jobEvent, jobSummary } from './db/schema'
 import { appendEvents, openJob } from './job-log'
-import { Refused } from './refused'
+import type { Refused } from './refused'
 
 let database: TestDatabase
 beforeAll(async () => { database = await freshDatabase() })

@@ -4,6 +4,8 @@ import { changedParts } from './ledger'
 import { minutesLeft } from './minutes'
 import type { JobState } from './state'
 import { nextStep } from './steps'
+import { waitBefore } from './waits'
+import type { StepWait } from './waits'
 
 export type JobStatus = 'planned' | 'in-work' | 'waiting' | 'ready' | 'break-in' | 'closed'
 
@@ -26,6 +28,8 @@ export interface JobSummary {
   /** What it waits for, and until when if that is known. */
   waitsFor: string | null
   waitsUntil: string | null
+  /** The pause before the next step; it may be over. */
+  nextWait: StepWait | null
   breakInToGoKm: number | null
   lastAt: string | null
 }
@@ -55,6 +59,7 @@ export function summarise(state: JobState): JobSummary {
     parts: changedParts(state),
     waitsFor: wait?.what ?? null,
     waitsUntil: wait?.until ?? null,
+    nextWait: next && waitBefore(state, next.id),
     breakInToGoKm: toGo,
     lastAt: state.lastAt,
   }

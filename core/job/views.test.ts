@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../tests/support/job-log'
-import { coverAndPart } from '../../tests/support/small-pack'
+import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
 import { bleedStage } from './bleeding'
 import { distanceToGo } from './break-in'
 import { changedParts, openBeforeHandover, whatHolds } from './ledger'
 import { pumpVerdict } from './pump-verdict'
 import { summarise } from './summary'
 import { describeEvent, lastUndoable } from './undo'
+import { waitBefore } from './waits'
 
 const open = () => TestLog.open(coverAndPart())
 
@@ -61,6 +62,20 @@ describe('summarise', () => {
     expect(summarise(log.state)).toMatchObject({ status: 'break-in', breakInToGoKm: 100 })
     expect(summarise(log.add('odometer-read', { odometerKm: 1100 }).state).status).toBe('closed')
     expect(log.refusal('odometer-read', { odometerKm: 1050 })).toContain('1100 km already')
+  })
+})
+
+describe('waitBefore', () => {
+  const log = TestLog.open(smallPack({ operations: [operation('seal'), operation('close')], links: [link('seal', 'close', { waitMinutes: 60, because: 'The sealant skins.' })] }))
+  it('is nothing before the earlier step is done', () => {
+    expect(waitBefore(log.state, 'close')).toBeNull()
+  })
+  it('runs from the end of the earlier step', () => {
+    log.done('seal')
+    const until = new Date(Date.parse(log.events.at(-1)!.deviceTime) + 3_600_000).toISOString()
+    expect(waitBefore(log.state, 'close')).toEqual({ until, because: 'The sealant skins.' })
+    expect(summarise(log.state).nextWait).toEqual({ until, because: 'The sealant skins.' })
+    expect(log.refusal('step-done', { stepId: 'close' })).toBeNull()
   })
 })
 

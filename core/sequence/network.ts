@@ -4,7 +4,7 @@ import type { PlanSetting } from './types'
 /** A procedure with its ids turned into numbers, so that orders can be compared quickly. */
 export interface Network {
   operations: Operation[]
-  /** Likely minutes of each operation. */
+  /** Minutes of each operation: the likely ones, but the high ones for work that wants two and has one. */
   minutes: number[]
   place: Place[]
   car: (CarPosition | 'either')[]
@@ -31,7 +31,7 @@ export function buildNetwork(procedure: Procedure, setting: PlanSetting): Networ
   }
   return {
     operations: procedure.operations,
-    minutes: procedure.operations.map(operation => operation.minutes[1]),
+    minutes: procedure.operations.map(operation => minutesOf(operation, setting.helper)),
     place: procedure.operations.map(operation => operation.place),
     car: procedure.operations.map(operation => operation.car),
     ...readyTables(procedure.operations, setting),
@@ -40,6 +40,11 @@ export function buildNetwork(procedure: Procedure, setting: PlanSetting): Networ
     positionMinutes: { raised: procedure.positions.raised.minutes[1], ground: procedure.positions.ground.minutes[1] },
     setting,
   }
+}
+
+/** One pair of hands at work for two takes the long estimate. Common practice, no source. */
+function minutesOf(operation: Operation, helper: boolean): number {
+  return operation.minutes[operation.hands === 2 && !helper ? 2 : 1]
 }
 
 /** How to look a pair of steps up in the tables; `null` before the first step. */

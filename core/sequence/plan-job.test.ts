@@ -44,6 +44,11 @@ describe('planJob', () => {
     expect(planJob(procedure, { ...setting, helper: false }).steps[0]!.shortHanded).toBe(true)
     expect(planJob(procedure, { ...setting, helper: true }).steps[0]!.shortHanded).toBe(false)
   })
+  it('takes the long estimate for work for two with one pair of hands', () => {
+    const procedure = expandPack(smallPack({ operations: [operation('heavy', { hands: 2, aloneWay: 'Use a jack.', minutes: [5, 8, 20] })] }))
+    expect(planJob(procedure, { ...setting, helper: false }).totals.minutes).toBe(20)
+    expect(planJob(procedure, { ...setting, helper: true }).totals.minutes).toBe(8)
+  })
   it('gives the same plan for the same input', () => {
     expect(planJob(expandPack(coverAndPart()))).toEqual(planJob(expandPack(coverAndPart())))
   })

@@ -31,7 +31,7 @@ test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page
     await expect(page.getByText('the hydraulics hold')).toBeVisible()
     await page.getByRole('radio', { name: 'taken off with its line opened' }).click()
     await page.getByRole('radio', { name: /^renewed/ }).click()
-    await expect(page.getByText('117 pieces of work')).toBeVisible()
+    await expect(page.getByText('123 pieces of work')).toBeVisible()
     await page.getByRole('button', { name: 'Make the plan' }).click()
     await page.waitForURL('**/plan')
   })

@@ -82,7 +82,7 @@ test('a figure wants its source, and an absurd one is refused at the field', asy
 test('the hand-over is held up by what is off, until each has a reason', async ({ page, stage }) => {
   const jobId = await stage.openJob({ options: { slave: 'aside' } })
   await view(page, stage, jobId, 'work')
-  for (let step = 0; step < 3; step++) await doStep(page)
+  for (let step = 0; step < 4; step++) await doStep(page)
   await view(page, stage, jobId, 'prove')
   const hand = page.getByRole('button', { name: 'Hand the car over' })
   await expect(hand).toBeDisabled()

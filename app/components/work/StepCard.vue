@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { waitBefore } from '../../../core/job'
 import type { Blocker, StepView } from '../../../core/job'
+import { stopwatch } from '../../lib/durations'
 
 /** One step at arm's length. */
 const props = defineProps<{ step: StepView, blockers: Blocker[] }>()
@@ -8,6 +10,12 @@ const { state } = useJob()
 const t = useTerms()
 const units = useUnits()
 const carWord = computed(() => props.step.planned.car === 'raised' ? 'car raised' : 'car on the ground')
+const now = useSeconds()
+const waiting = computed(() => {
+  const wait = props.blockers.length === 0 ? waitBefore(state.value, props.step.id) : null
+  const seconds = wait ? (Date.parse(wait.until) - Date.parse(now.value)) / 1000 : 0
+  return wait && seconds > 0 ? { left: stopwatch(seconds), because: wait.because } : null
+})
 const troubles = computed(() => state.value.troubles.filter(entry => entry.stepId === props.step.id && !entry.cleared))
 const latest = (readingId: string) => state.value.readings.findLast(entry => entry.stepId === props.step.id && entry.readingId === readingId)
 const helperAway = computed(() => props.step.planned.shortHanded)
@@ -25,6 +33,9 @@ const helperAway = computed(() => props.step.planned.shortHanded)
     <div v-if="blockers.length" class="mt-4 border-l-4 border-attention pl-4" role="note">
       <p v-for="blocker in blockers.slice(0, 3)" :key="blocker.title" class="py-1"><span class="label">First: {{ t(blocker.title) }}.</span> {{ t(blocker.because) }}</p>
     </div>
+    <p v-if="waiting" class="mt-4 border-l-4 border-attention pl-4 text-lg" role="note">
+      <span class="figure font-bold">{{ waiting.left }}</span> <span class="label">still to wait.</span> {{ t(waiting.because) }} Another step can fill it.
+    </p>
     <div v-for="trouble in troubles" :key="trouble.troubleId" class="mt-4"><TroubleLine :trouble="trouble" /></div>
 
     <ul v-if="step.tools.length" class="mt-4 flex flex-wrap gap-2" aria-label="Tools">

@@ -17,12 +17,15 @@ const ends = computed(() => {
 
 <template>
   <li class="border-t-2 border-ink">
-    <NuxtLink :to="`/jobs/${job.jobId}/${view}`" class="grid items-center gap-x-6 gap-y-2 py-4 no-underline hover:bg-tint sm:grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,2fr)_12rem]" data-testid="yard-line">
-      <CarGlyph :car="job.car" :parts="job.parts" class="h-15 w-30" />
+    <NuxtLink :to="`/jobs/${job.jobId}/${view}`" class="grid grid-cols-[6.5rem_1fr] items-center gap-x-5 gap-y-2 py-4 no-underline hover:bg-tint max-sm:[&>*:nth-child(n+3)]:col-span-2 sm:gap-x-6 sm:grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,2fr)_12rem]" data-testid="yard-line">
+      <CarGlyph :car="job.car" :parts="job.parts" class="w-full" />
       <span><span class="block text-lg font-semibold"><span class="figure mr-2 text-quiet">{{ job.number }}</span>{{ job.vehicleName }}</span><span class="text-quiet">{{ job.customer }}</span></span>
       <span class="min-w-0">
         <span v-if="job.status === 'waiting'" class="mb-1 block font-semibold text-attention">
           Waits for {{ job.waitsFor }}<template v-if="job.waitsUntil">, {{ overdue ? 'was due' : 'until' }} {{ momentText(job.waitsUntil, new Date(now)) }}</template>
+        </span>
+        <span v-else-if="job.nextWait && job.nextWait.until > now" class="mb-1 block font-semibold text-attention">
+          {{ t(job.nextWait.because) }} Until {{ momentText(job.nextWait.until, new Date(now)) }}.
         </span>
         <span v-if="job.status === 'break-in'" class="text-lg">Breaking in, <span class="figure font-semibold">{{ units.distance(job.breakInToGoKm ?? 0) }}</span> to go</span>
         <span v-else-if="job.status === 'ready'" class="text-lg font-semibold">Every step done. Hand it over.</span>

@@ -91,7 +91,7 @@ function added(vehicle: VehicleAnswer) {
         <h1 class="text-2xl">The cars and layouts could not be fetched</h1>
         <button class="button button-main mt-4" @click="load">Try again</button>
       </div>
-      <form v-else class="grid gap-9" novalidate @submit.prevent="form.handleSubmit()">
+      <form v-else class="clear-both grid gap-9" novalidate @submit.prevent="form.handleSubmit()">
         <section>
           <h1 class="text-2xl">Which car</h1>
           <VehiclePicker class="mt-3" :vehicles="vehicles" :model-value="values.vehicleId" @update:model-value="id => form.setFieldValue('vehicleId', id)" @added="added" />
