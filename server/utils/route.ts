@@ -5,6 +5,8 @@ import type { ZodType } from 'zod'
 import { uuid } from '../../contracts/common'
 import { Refused } from '../refused'
 
+/** Two hundred events are far below this. */
+const LARGEST_BODY = 1_000_000
 const idOnly = z.object({ id: uuid })
 
 /** A route whose refusals reach the caller as 4xx with path and reason. */
@@ -23,6 +25,7 @@ export function defineRoute<T>(handler: (event: H3Event<EventHandlerRequest>) =>
 /** The body of a request, checked. */
 export async function readChecked<T>(event: H3Event, schema: ZodType<T>): Promise<T> {
   const raw = await readRawBody(event)
+  if (raw && raw.length > LARGEST_BODY) throw new Refused(413, [{ path: '', reason: 'That is more than a device sends at once.' }])
   let body: unknown
   try {
     body = JSON.parse(raw ?? '')

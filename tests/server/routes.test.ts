@@ -40,6 +40,7 @@ describe('bad input is answered with path and reason and changes nothing', () =>
   const unknown = crypto.randomUUID()
   it.each<[string, string, () => unknown, number, string]>([
     ['POST', '/api/jobs', () => 'no json', 400, ''],
+    ['POST', '/api/jobs', () => JSON.stringify({ filler: 'x'.repeat(1_100_000) }), 413, ''],
     ['POST', '/api/jobs', () => ({}), 422, 'id'],
     ['POST', '/api/jobs', () => newJobRequest({ complaint: { symptoms: [], text: '' } }), 422, 'complaint.symptoms'],
     ['POST', '/api/jobs', () => newJobRequest({ pumpTest: { result: 'rises', strokes: null } }), 422, 'pumpTest.strokes'],

@@ -68,13 +68,11 @@ useKeys({ Space: turn, Backspace: store.undo, x: () => { trouble.value = true } 
         </p>
         <BoltCircle :run="run" :next="next" class="mx-auto mt-2 w-full max-w-[min(30rem,calc(100dvh-25rem))]" />
         <p class="text-center text-quiet"><span class="figure">{{ run.turned }} of {{ total }}</span> turns of the wrench</p>
-        <div class="no-print fixed inset-x-0 bottom-14 z-20 border-t-2 border-ink bg-paper sm:bottom-0 lg:right-1/3">
-          <div class="mx-auto grid max-w-4xl grid-cols-[minmax(5rem,1fr)_minmax(0,2.4fr)_minmax(5rem,1fr)] gap-2 p-2">
-            <button class="button button-big px-1! text-lg!" @click="store.undo">Undo</button>
-            <button class="button button-main button-big" data-testid="turn" @click="turn">{{ next ? `Bolt ${next.bolt + 1} done` : 'Step done' }}</button>
-            <button class="button button-big px-1! text-lg!" @click="trouble = true">Felt wrong</button>
-          </div>
-        </div>
+        <FootBar>
+          <button class="button button-big px-1! text-lg!" @click="store.undo">Undo</button>
+          <button class="button button-main button-big" data-testid="turn" @click="turn">{{ next ? `Bolt ${next.bolt + 1} done` : 'Step done' }}</button>
+          <button class="button button-big px-1! text-lg!" @click="trouble = true">Felt wrong</button>
+        </FootBar>
       </template>
     </div>
 

@@ -13,7 +13,7 @@ const emit = defineEmits<{ close: [] }>()
       <DialogPanel class="max-h-dvh w-full max-w-xl overflow-y-auto border-2 border-ink bg-paper p-5 sm:rounded-soft sm:p-7">
         <div class="flex items-start justify-between gap-4">
           <DialogTitle class="text-xl font-semibold">{{ title }}</DialogTitle>
-          <button type="button" class="-m-2 p-3" aria-label="Close without keeping" @click="emit('close')"><XMarkIcon class="size-6" aria-hidden="true" /></button>
+          <button type="button" class="-m-2 p-3" aria-label="Close" @click="emit('close')"><XMarkIcon class="size-6" aria-hidden="true" /></button>
         </div>
         <div class="mt-4"><slot /></div>
       </DialogPanel>

@@ -9,7 +9,7 @@ const views = ['Plan', 'Work', 'Car', 'Bolts', 'Pedal', 'Prove']
     <ul class="mx-auto flex max-w-[90rem] max-sm:justify-between sm:gap-1 sm:px-5">
       <li v-for="view in views" :key="view" class="max-sm:flex-1">
         <NuxtLink
-          :to="path(view.toLowerCase())" class="flex min-h-13 items-center justify-center border-b-4 border-transparent px-2 font-semibold no-underline sm:px-4"
+          :to="path(view.toLowerCase())" class="flex h-14 items-center justify-center border-b-4 border-transparent px-2 font-semibold no-underline sm:px-4"
           active-class="border-action! text-action"
         >
           {{ view }}

@@ -76,13 +76,11 @@ useKeys({ Space: main, Backspace: store.undo })
             <span>Round {{ index + 1 }}: <span class="figure">{{ round.strokes }}</span> strokes<template v-if="round.restSince">, rested</template></span><span class="font-semibold">{{ round.feel }}</span>
           </li>
         </ol>
-        <div class="no-print fixed inset-x-0 bottom-14 z-20 border-t-2 border-ink bg-paper sm:bottom-0 lg:right-1/3">
-          <div class="mx-auto grid max-w-4xl grid-cols-[minmax(5rem,1fr)_minmax(0,2.4fr)_minmax(5rem,1fr)] gap-2 p-2">
-            <button class="button button-big px-1! text-lg!" @click="store.undo">Undo</button>
-            <button class="button button-big" :class="counted ? '' : 'button-main'" :disabled="stage.stage === 'rest' || stage.stage === 'judge'" data-testid="stroke" @click="main">{{ stage.stage === 'firm' ? 'Step done' : 'Stroke' }}</button>
-            <button class="button button-big px-1! text-lg!" :class="counted ? 'button-main' : ''" :disabled="stage.stage !== 'strokes' || stage.strokes === 0" @click="store.write('rest-started', { stepId })">Rest</button>
-          </div>
-        </div>
+        <FootBar>
+          <button class="button button-big px-1! text-lg!" @click="store.undo">Undo</button>
+          <button class="button button-big" :class="counted ? '' : 'button-main'" :disabled="stage.stage === 'rest' || stage.stage === 'judge'" data-testid="stroke" @click="main">{{ stage.stage === 'firm' ? 'Step done' : 'Stroke' }}</button>
+          <button class="button button-big px-1! text-lg!" :class="counted ? 'button-main' : ''" :disabled="stage.stage !== 'strokes' || stage.strokes === 0" @click="store.write('rest-started', { stepId })">Rest</button>
+        </FootBar>
       </template>
     </div>
     <template #margin>

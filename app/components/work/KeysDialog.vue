@@ -12,6 +12,5 @@ const keys = [
     <dl class="ruled">
       <div v-for="[key, what] in keys" :key="key" class="grid grid-cols-[7rem_1fr] py-2"><dt class="figure font-bold">{{ key }}</dt><dd>{{ what }}</dd></div>
     </dl>
-    <button class="button button-main mt-4" @click="emit('close')">Close</button>
   </BaseDialog>
 </template>
