@@ -1,5 +1,4 @@
 import js from '@eslint/js'
-import { importX } from 'eslint-plugin-import-x'
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 
@@ -18,14 +17,11 @@ export default ts.config(
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },
   {
     files: ['**/*.{ts,mts,mjs,vue}'],
-    plugins: { 'import-x': importX },
     languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', URL: 'readonly', setTimeout: 'readonly' } },
     rules: {
       'no-undef': 'off',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
-      'import-x/no-cycle': 'off',
-      'import-x/no-duplicates': ['error', { 'prefer-inline': false, 'considerQueryString': true }],
       'vue/multi-word-component-names': 'off',
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',
