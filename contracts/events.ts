@@ -42,6 +42,7 @@ export const payloads = {
   'odometer-read': z.strictObject({ odometerKm: odometer }),
   'left-open': z.strictObject({ entry: z.string().min(1).max(200), reason: words(300) }),
   'handed-over': z.strictObject({ to: words(120), odometerKm: odometer.nullable() }),
+  'called-off': z.strictObject({ reason: words(300) }),
   'undone': z.strictObject({ eventId: uuid }),
 } satisfies { [T in Exclude<EventType, 'job-opened' | 'plan-made'>]: z.ZodType<EventPayloads[T]> }
 

@@ -102,7 +102,7 @@ export const moduleFile = z.strictObject({
   items: z.array(item).default([]),
   facts: z.array(z.strictObject({
     id, name: sentence, because: sentence, kind: z.enum(linkKinds),
-    initially: z.boolean().default(false), carStays: z.enum(['ground', 'raised']).optional(),
+    initially: z.boolean().default(false), carStays: z.enum(['ground', 'raised']).optional(), guards: z.literal('pedal').optional(),
   })).default([]),
   groups: z.array(z.strictObject({
     id, name: sentence, count: z.number().int().min(1).max(24), part: z.enum(['vehicle', 'kit']), treatment: sentence.optional(),

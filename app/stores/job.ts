@@ -14,7 +14,7 @@ export const useJobStore = defineStore('job', () => {
   const recorded = shallowRef<JobEvent[]>([])
   const pending = shallowRef<readonly JobEvent[]>([])
   const offline = ref(false)
-  const connected = ref(false)
+  const connected = ref(true)
   const outboxes = new Map<string, Outbox>()
   let unfollow: (() => void) | null = null
 
@@ -68,6 +68,7 @@ export const useJobStore = defineStore('job', () => {
     recorded.value = []
     pending.value = []
     offline.value = false
+    connected.value = true
   }
 
   /**

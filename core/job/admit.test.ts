@@ -141,6 +141,23 @@ describe('handed-over', () => {
   })
 })
 
+describe('called-off', () => {
+  it('ends a job that was not begun, and can be undone', () => {
+    const log = open()
+    expect(log.refusal('called-off', { reason: 'Taken in by mistake' })).toBeNull()
+    log.add('called-off', { reason: 'Taken in by mistake' })
+    expect(log.refusal('step-done', { stepId: 'cover-off' })).toContain('called off')
+    log.add('undone', { eventId: log.events.at(-1)!.id })
+    expect(log.refusal('step-done', { stepId: 'cover-off' })).toBeNull()
+  })
+  it('does not leave a car in pieces without a word', () => {
+    const log = open().done('cover-off')
+    expect(log.refusal('called-off', { reason: 'Too dear' })).toContain('Cover')
+    log.add('left-open', { entry: 'item:cover', reason: 'Customer fits it' })
+    expect(log.refusal('called-off', { reason: 'Too dear' })).toBeNull()
+  })
+})
+
 describe('undone', () => {
   it('goes back one act at a time', () => {
     const log = open().done('cover-off', 'raise-1')

@@ -3,7 +3,7 @@ import { tryCompleteActivity } from './activity'
 import { blockersOf } from './blockers'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
-import { openBeforeHandover } from './ledger'
+import { openBeforeHandover, openEntries } from './ledger'
 import type { JobState } from './state'
 import { lastUndoable } from './undo'
 
@@ -132,6 +132,10 @@ const judges: Judges = {
     const names = open.slice(0, 3).map(entry => entry.name).join('; ')
     return refuse('type', `${open.length} ${open.length === 1 ? 'entry is' : 'entries are'} open without a reason: ${names}${open.length > 3 ? ' and more' : ''}.`)
   },
+  'called-off': (state) => {
+    const open = openEntries(state).filter(entry => !entry.reason)
+    return open.length === 0 ? null : refuse('type', `${open.length} ${open.length === 1 ? 'thing is' : 'things are'} still off the car without a reason: ${open[0]!.name}.`)
+  },
   'undone': (_state, { payload }, log) => {
     const target = log.find(event => event.id === payload.eventId)
     if (!target) return refuse('payload.eventId', 'No such event on this job.')
@@ -145,6 +149,9 @@ function notFirm(state: JobState, stepId: string): Refusal | null {
   return state.bleeding[stepId]!.rounds.at(-1)!.feel === 'firm' ? refuse('payload.stepId', 'The pedal is judged firm already.') : null
 }
 
+/** Acts that still make sense on a job that was called off. */
+const afterCallOff: EventType[] = ['note-added', 'undone']
+
 /** Acts that still make sense when the car is with its owner again. */
 const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared']
 
@@ -156,6 +163,7 @@ const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read
 export function admit(state: JobState, event: JobEvent, log: JobEvent[]): Refusal | null {
   if (state.jobId === null && event.type !== 'job-opened') return refuse('jobId', 'The job has not been opened.')
   if (state.handedOver && !afterHandover.includes(event.type)) return refuse('type', 'The car is handed over. Undo the hand-over to go on working.')
+  if (state.calledOff && !afterCallOff.includes(event.type)) return refuse('type', 'The job is called off. Undo that to go on working.')
   const judge = judges[event.type] as ((state: JobState, event: JobEvent, log: JobEvent[]) => Refusal | null) | undefined
   return judge?.(state, event, log) ?? null
 }

@@ -49,6 +49,8 @@ export interface EventPayloads {
   'odometer-read': { odometerKm: number }
   'left-open': { entry: string, reason: string }
   'handed-over': { to: string, odometerKm: number | null }
+  /** The job ends without its work being done. */
+  'called-off': { reason: string }
   'undone': { eventId: string }
 }
 

@@ -1,4 +1,4 @@
-import type { DrawnPart, LedgerItem } from '../packs/types'
+import type { DrawnPart, Fact, LedgerItem } from '../packs/types'
 import type { JobState } from './state'
 
 /** Something that is not as it should be when the car leaves. */
@@ -44,4 +44,9 @@ export function whatHolds(state: JobState): OpenEntry[] {
 /** Parts of the drawing that are off, or that stand there as a prop. */
 export function changedParts(state: JobState): DrawnPart[] {
   return [...new Set(openEntries(state).flatMap(entry => entry.item?.part ?? []))]
+}
+
+/** The fact that forbids a stroke of the pedal now, or `null` when the pedal may be used. */
+export function pedalForbidden(state: JobState): Fact | null {
+  return state.procedure?.facts.find(fact => fact.guards === 'pedal' && !state.facts.includes(fact.id)) ?? null
 }

@@ -11,7 +11,7 @@ export function emptyJob(): JobState {
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
     notes: [], readings: [], timers: {}, troubles: [], figures: {}, runs: [], bleeding: {}, gears: {},
-    breakIn: null, leftOpen: {}, handedOver: null, lastSeq: 0, lastAt: null,
+    breakIn: null, leftOpen: {}, handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
 
@@ -114,6 +114,10 @@ const appliers: Appliers = {
   'handed-over': (state, { payload, deviceTime }) => {
     state.handedOver = { ...payload, at: deviceTime }
     if (payload.odometerKm !== null) state.odometerKm = payload.odometerKm
+    for (const stepId of Object.keys(state.timers)) stopTimer(state, stepId, deviceTime)
+  },
+  'called-off': (state, { payload, deviceTime }) => {
+    state.calledOff = { reason: payload.reason, at: deviceTime }
     for (const stepId of Object.keys(state.timers)) stopTimer(state, stepId, deviceTime)
   },
   'undone': () => {},

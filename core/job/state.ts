@@ -73,6 +73,7 @@ export interface JobState {
   /** Open entry → why it is left. */
   leftOpen: Record<string, string>
   handedOver: (EventPayloads['handed-over'] & { at: string }) | null
+  calledOff: { reason: string, at: string } | null
   lastSeq: number
   lastAt: string | null
 }

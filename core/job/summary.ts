@@ -40,7 +40,7 @@ export function summarise(state: JobState): JobSummary {
   const wait = waitOf(state)
   const toGo = state.breakIn ? distanceToGo(state.breakIn).toGoKm : null
   const done = Object.keys(state.done).length
-  const status: JobStatus = state.handedOver
+  const status: JobStatus = state.calledOff ? 'closed' : state.handedOver
     ? toGo !== null && toGo > 0 ? 'break-in' : 'closed'
     : wait ? 'waiting' : !next && state.plan ? 'ready' : done === 0 ? 'planned' : 'in-work'
   return {

@@ -7,7 +7,7 @@ import { stepView } from './steps'
 const undoable: EventType[] = [
   'step-done', 'note-added', 'reading-taken', 'timer-started', 'timer-stopped', 'trouble-raised', 'trouble-cleared', 'figure-named',
   'run-started', 'bolt-turned', 'run-dropped', 'bleed-opened', 'stroke-counted', 'rest-started', 'pedal-judged', 'gear-tried',
-  'break-in-set', 'odometer-read', 'left-open', 'handed-over',
+  'break-in-set', 'odometer-read', 'left-open', 'handed-over', 'called-off',
 ]
 
 /** The last act that can be undone, or `null`. Given first in the log and still counting. */
@@ -22,7 +22,7 @@ export function describeEvent(event: JobEvent, events: JobEvent[]): string {
     'trouble-raised': 'Trouble', 'trouble-cleared': 'Trouble cleared', 'figure-named': 'Figure', 'run-started': 'Run start',
     'bolt-turned': 'Bolt', 'run-dropped': 'Run stopped', 'bleed-opened': 'Bleeding start', 'stroke-counted': 'Stroke', 'rest-started': 'Rest',
     'pedal-judged': 'Pedal judgement', 'gear-tried': 'Gear', 'break-in-set': 'Break-in', 'odometer-read': 'Odometer', 'left-open': 'Reason',
-    'handed-over': 'Hand-over',
+    'handed-over': 'Hand-over', 'called-off': 'Calling off',
   }
   if (event.type === 'step-done') return stepView(reduceJob(events), event.payload.stepId)?.title ?? 'Step'
   return named[event.type] ?? event.type

@@ -3,7 +3,7 @@ import { TestLog } from '../../tests/support/job-log'
 import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
 import { bleedStage } from './bleeding'
 import { distanceToGo } from './break-in'
-import { changedParts, openBeforeHandover, whatHolds } from './ledger'
+import { changedParts, openBeforeHandover, pedalForbidden, whatHolds } from './ledger'
 import { pumpVerdict } from './pump-verdict'
 import { summarise } from './summary'
 import { describeEvent, lastUndoable } from './undo'
@@ -47,6 +47,9 @@ describe('summarise', () => {
     expect(summarise(log.done('cover-off').state)).toMatchObject({ status: 'in-work', openCount: 1 })
     expect(summarise(log.all().state)).toMatchObject({ status: 'ready', minutesLeft: 0, next: null })
   })
+  it('is closed when the job is called off', () => {
+    expect(summarise(open().add('called-off', { reason: 'Sold' }).state).status).toBe('closed')
+  })
   it('says what a trouble waits for, until it is cleared', () => {
     const log = open().add('trouble-raised', { troubleId: 't', stepId: null, text: 'None in stock', waitsFor: 'Flywheel', until: '2026-03-03T10:00:00.000Z' })
     expect(summarise(log.state)).toMatchObject({ status: 'waiting', waitsFor: 'Flywheel', waitsUntil: '2026-03-03T10:00:00.000Z' })
@@ -77,6 +80,16 @@ describe('waitBefore', () => {
     expect(summarise(log.state).nextWait).toEqual({ until, because: 'The sealant skins.' })
     expect(log.refusal('step-done', { stepId: 'close' })).toBeNull()
   })
+})
+
+it('forbids the pedal while the fact that guards it does not hold', () => {
+  const log = TestLog.open(smallPack({
+    facts: [{ id: 'home', name: 'Slave home', because: 'The piston is pushed out.', kind: 'safety', initially: true, guards: 'pedal' }],
+    operations: [operation('off', { ends: ['home'], refit: { kind: 'mirror', override: { title: 'On' } } })],
+  }))
+  expect(pedalForbidden(log.state)).toBeNull()
+  expect(pedalForbidden(log.done('off').state)?.because).toBe('The piston is pushed out.')
+  expect(pedalForbidden(log.done('off.refit').state)).toBeNull()
 })
 
 describe('ledger', () => {

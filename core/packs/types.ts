@@ -37,6 +37,8 @@ export interface Fact {
   initially: boolean
   /** The car stays at this height while the fact holds: nothing that wants the other height may fall in between. */
   carStays?: CarPosition
+  /** A control that nobody may touch while the fact does not hold. */
+  guards?: 'pedal'
 }
 
 /** Where a place can be reached only with the car at one height. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { changedParts, minutesLeft, nextStep } from '../../../core/job'
+import { changedParts, minutesLeft, nextStep, pedalForbidden } from '../../../core/job'
 import { minutesText, stopwatch } from '../../lib/durations'
 import { afterMinutes, momentText } from '../../lib/moments'
 
@@ -13,7 +13,7 @@ const timer = computed(() => {
   const running = Object.values(state.value.timers).find(entry => entry.runningSince)
   return running ? stopwatch(running.seconds + (Date.parse(now.value) - Date.parse(running.runningSince!)) / 1000) : null
 })
-const ends = computed(() => state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : `done about ${momentText(afterMinutes(left.value, new Date(now.value)), new Date(now.value))}`)
+const ends = computed(() => state.value.calledOff ? 'called off' : state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : `done about ${momentText(afterMinutes(left.value, new Date(now.value)), new Date(now.value))}`)
 </script>
 
 <template>
@@ -27,9 +27,10 @@ const ends = computed(() => state.value.handedOver ? 'handed over' : left.value 
         <span class="underline max-sm:hidden">{{ off === 0 ? 'nothing off' : `${off} off` }}</span>
       </NuxtLink>
       <NuxtLink :to="path('work')" class="no-underline"><PlaceTag :place="place" /></NuxtLink>
+      <NuxtLink v-if="pedalForbidden(state)" :to="path('pedal')" class="tag border-danger font-semibold text-danger no-underline">No pedal</NuxtLink>
       <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
       <NuxtLink :to="path('plan')" class="min-h-11 content-center underline">
-        <span v-if="left > 0" class="max-sm:hidden">{{ minutesText(left) }} left, </span>{{ ends }}
+        <span v-if="left > 0 && !state.calledOff" class="max-sm:hidden">{{ minutesText(left) }} left, </span>{{ ends }}
       </NuxtLink>
       <p v-if="store.pending.length > 0 || store.offline || !store.connected" class="tag border-attention text-attention" role="status">
         <template v-if="store.pending.length > 0">{{ store.pending.length }} waiting to be sent</template>

@@ -25,7 +25,7 @@ function submit() {
     <h2 class="text-lg max-lg:hidden">Hand-over</h2>
     <template v-if="state.handedOver">
       <p>Handed over to {{ state.handedOver.to }}, {{ momentText(state.handedOver.at) }}.</p>
-      <p class="text-quiet">Something wrong? Undo takes the hand-over back.</p>
+      <p class="text-quiet">Something wrong? Undo takes back one act at a time, the last one first.</p>
       <button class="button" @click="store.undo">Undo</button>
     </template>
     <form v-else class="grid gap-4" novalidate @submit.prevent="submit">

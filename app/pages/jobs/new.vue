@@ -27,7 +27,7 @@ const form = useForm({
     serverIssues.value = []
     const request = newJob.safeParse(requestOf(value))
     if (!request.success) {
-      serverIssues.value = request.error.issues.map(issue => issue.message)
+      serverIssues.value = request.error.issues.map(issue => named(issue.path.join('.'), issue.message))
       return
     }
     try {
@@ -35,20 +35,29 @@ const form = useForm({
       await navigateTo(`/jobs/${jobId}/plan`)
     }
     catch (error) {
-      serverIssues.value = issuesOf(error).map(issue => issue.reason)
+      serverIssues.value = issuesOf(error).map(issue => named(issue.path, issue.reason))
     }
   },
 })
 const values = form.useStore(store => store.values)
 const submitting = form.useStore(store => store.isSubmitting)
 
+/** An odometer as typed, in km; what is no number becomes one that is refused. */
+function odometerKm(text: string): number | null {
+  if (text.trim() === '') return null
+  const value = Number(text.replace(',', '.'))
+  return Number.isFinite(value) ? convert(value, units.preference.value.distance, 'km') : -1
+}
+
+const fieldNames: Record<string, string> = { vehicleId: 'Car', odometerKm: 'Odometer', complaint: 'What it does', pumpTest: 'Pumped pedal', options: 'How it will be done' }
+const named = (path: string, reason: string) => [fieldNames[path.split('.')[0]!], reason].filter(Boolean).join(': ')
+
 function requestOf(value: typeof form.state.values) {
-  const odometer = value.odometer.trim() === '' ? null : convert(Number(value.odometer) || -1, units.preference.value.distance, 'km')
   return {
     id: jobId, vehicleId: value.vehicleId, packId: pack.value?.id ?? '', options: value.options,
     complaint: { symptoms: value.symptoms, text: value.text },
     pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : Number(value.strokes) },
-    odometerKm: odometer, personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(),
+    odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(),
   }
 }
 

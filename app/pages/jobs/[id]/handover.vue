@@ -39,13 +39,14 @@ const printPage = () => window.print()
       <div><p class="text-xl font-bold">{{ garage.garage?.name }}</p><p class="text-quiet">{{ garage.garage?.town }}</p></div>
       <p class="figure">Job {{ state.number }}</p>
     </header>
-    <h1 class="mt-5 text-2xl">{{ state.handedOver ? 'Hand-over' : 'Hand-over, not yet signed' }}</h1>
+    <h1 class="mt-5 text-2xl">{{ state.calledOff ? 'Called off' : state.handedOver ? 'Hand-over' : 'Hand-over, not yet signed' }}</h1>
     <dl class="mt-3 grid grid-cols-[10rem_1fr] gap-y-1">
       <dt class="text-quiet">Car</dt><dd>{{ state.vehicle?.name }}, {{ state.vehicle?.make }} {{ state.vehicle?.model }}, {{ state.vehicle?.year }}</dd>
       <dt class="text-quiet">Customer</dt><dd>{{ state.vehicle?.customer }}</dd>
       <dt class="text-quiet">Complaint</dt><dd>{{ [...state.complaint.symptoms.map(symptomLabel), state.complaint.text].filter(Boolean).join('. ') }}</dd>
       <dt class="text-quiet">Pumped pedal</dt><dd>{{ pumpVerdict(state.pumpTest.result, state.pumpTest.strokes).text }}</dd>
       <dt class="text-quiet">Odometer</dt><dd class="figure">{{ odometerKm === null ? 'not read' : units.distance(odometerKm) }}</dd>
+      <template v-if="state.calledOff"><dt class="text-quiet">Why</dt><dd>{{ state.calledOff.reason }}</dd></template>
       <template v-if="state.handedOver"><dt class="text-quiet">Handed over</dt><dd>{{ format(new Date(state.handedOver.at), 'd MMMM yyyy HH:mm') }}, to {{ state.handedOver.to }}</dd></template>
     </dl>
 

@@ -15,6 +15,7 @@ const titles = { item: 'Still off, open or slack', trouble: 'Trouble not cleared
   <SheetWithMargin margin-title="Hand-over">
     <h1 class="text-2xl">
       <template v-if="state.handedOver">Handed over to {{ state.handedOver.to }}</template>
+      <template v-else-if="state.calledOff">Called off</template>
       <template v-else-if="without.length === 0">Ready to be handed over</template>
       <template v-else><span class="figure">{{ without.length }}</span> {{ without.length === 1 ? 'entry stands' : 'entries stand' }} between this car and its owner</template>
     </h1>
@@ -33,17 +34,18 @@ const titles = { item: 'Still off, open or slack', trouble: 'Trouble not cleared
       <NuxtLink v-if="doneCount < closing.length" :to="path('work')" class="button mt-3">Go on with the work</NuxtLink>
     </section>
 
-    <template v-if="!state.handedOver">
+    <template v-if="!state.handedOver && !state.calledOff">
       <section v-for="kind in (['trouble', 'item', 'step'] as const).filter(each => stepsOf(each).length)" :key="kind" class="mt-6">
         <h2 class="border-b border-ink pb-1 text-lg">{{ titles[kind] }}</h2>
         <ul class="ruled"><OpenEntryLine v-for="entry in stepsOf(kind)" :key="entry.entry" :entry="entry" /></ul>
       </section>
     </template>
 
-    <BreakInSheet v-if="!state.handedOver" class="mt-7" />
+    <BreakInSheet v-if="!state.handedOver && !state.calledOff" class="mt-7" />
 
     <template #margin>
-      <HandoverForm :missing="without.length" />
+      <HandoverForm v-if="!state.calledOff" :missing="without.length" />
+      <CallOff v-if="!state.handedOver" class="mt-6" />
     </template>
   </SheetWithMargin>
 </template>
