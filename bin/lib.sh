@@ -34,6 +34,10 @@ free_port() {
   node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'
 }
 
+port_free() {
+  node -e 'require("net").createServer().on("error",()=>process.exit(1)).listen(+process.argv[1],"127.0.0.1",function(){this.close()})' "$1"
+}
+
 # PostgreSQL refuses to run as root; root hands it to the postgres user.
 as_postgres() {
   if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi

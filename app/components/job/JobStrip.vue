@@ -2,6 +2,7 @@
 import { changedParts, minutesLeft, nextStep, pedalForbidden } from '../../../core/job'
 import { minutesText, stopwatch } from '../../lib/durations'
 import { afterMinutes, momentText } from '../../lib/moments'
+import { placeNames } from '../../lib/places'
 
 /** The same line across the top of every view of a job; each part opens the view that explains it. */
 const { store, state, open, path } = useJob()
@@ -13,7 +14,8 @@ const timer = computed(() => {
   const running = Object.values(state.value.timers).find(entry => entry.runningSince)
   return running ? stopwatch(running.seconds + (Date.parse(now.value) - Date.parse(running.runningSince!)) / 1000) : null
 })
-const ends = computed(() => state.value.calledOff ? 'called off' : state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : `done about ${momentText(afterMinutes(left.value, new Date(now.value)), new Date(now.value))}`)
+const ended = computed(() => state.value.calledOff ? 'called off' : state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : null)
+const ends = computed(() => momentText(afterMinutes(left.value, new Date(now.value)), new Date(now.value)))
 </script>
 
 <template>
@@ -26,11 +28,12 @@ const ends = computed(() => state.value.calledOff ? 'called off' : state.value.h
         <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-22 shrink-0" />
         <span class="underline max-sm:hidden">{{ off === 0 ? 'nothing off' : `${off} off` }}</span>
       </NuxtLink>
-      <NuxtLink :to="path('work')" class="no-underline"><PlaceTag :place="place" /></NuxtLink>
+      <NuxtLink :to="path('work')" class="no-underline" :aria-label="`Next place: ${placeNames[place].word}`"><PlaceTag :place="place" class="max-sm:[&>span:last-child]:hidden" /></NuxtLink>
       <NuxtLink v-if="pedalForbidden(state)" :to="path('pedal')" class="tag border-danger font-semibold text-danger no-underline">No pedal</NuxtLink>
       <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
       <NuxtLink :to="path('plan')" class="min-h-11 content-center underline">
-        <span v-if="left > 0 && !state.calledOff" class="max-sm:hidden">{{ minutesText(left) }} left, </span>{{ ends }}
+        <template v-if="ended">{{ ended }}</template>
+        <template v-else><span class="max-sm:hidden">{{ minutesText(left) }} left, done about</span><span class="sm:hidden">until</span> {{ ends }}</template>
       </NuxtLink>
       <p v-if="store.pending.length > 0 || store.offline || !store.connected" class="tag border-attention text-attention" role="status">
         <template v-if="store.pending.length > 0">{{ store.pending.length }} waiting to be sent</template>
