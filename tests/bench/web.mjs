@@ -40,7 +40,9 @@ for (let run = 0; run < RUNS; run++) {
     const tapped = performance.now()
     button.click()
     while (button.textContent === before) await new Promise(resolve => requestAnimationFrame(resolve))
-    return performance.now() - tapped
+    const shown = performance.now() - tapped
+    button.click()
+    return shown
   }))
   await page.waitForTimeout(500)
   await context.close()

@@ -20,12 +20,12 @@ const ends = computed(() => momentText(afterMinutes(left.value, new Date(now.val
 
 <template>
   <header class="no-print border-b-2 border-ink bg-sheet">
-    <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-4 px-4 py-1.5 sm:gap-x-5 sm:px-7">
+    <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-3 px-4 py-1.5 sm:gap-x-5 sm:px-7">
       <NuxtLink to="/" class="flex min-h-11 items-center font-bold underline" aria-label="Back to the yard">Yard</NuxtLink>
       <p class="min-w-0 text-lg font-semibold leading-tight max-sm:max-w-[60%]"><span class="figure mr-2 text-quiet">{{ state.number }}</span>{{ state.vehicle?.name }}</p>
       <div class="ml-auto sm:order-last"><SettingsMenu /></div>
       <NuxtLink :to="path('car')" class="flex items-center gap-2 no-underline" :aria-label="`What is off: ${off}`">
-        <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-22 shrink-0" />
+        <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-16 shrink-0 sm:w-22" />
         <span class="underline max-sm:hidden">{{ off === 0 ? 'nothing off' : `${off} off` }}</span>
       </NuxtLink>
       <NuxtLink :to="path('work')" class="no-underline" :aria-label="`Next place: ${placeNames[place].word}`"><PlaceTag :place="place" class="max-sm:[&>span:last-child]:hidden" /></NuxtLink>
