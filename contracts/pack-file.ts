@@ -14,7 +14,8 @@ const car = z.enum(['ground', 'raised', 'either'])
 
 const reading = z.discriminatedUnion('kind', [
   z.strictObject({ id, name: sentence, kind: z.literal('number'), unit: z.string(), required: z.boolean().default(false), low: z.number().optional(), high: z.number().optional(), about: sentence.optional() }),
-  z.strictObject({ id, name: sentence, kind: z.literal('choice'), choices: z.array(z.string()).min(2), required: z.boolean().default(false), about: sentence.optional() }),
+  z.strictObject({ id, name: sentence, kind: z.literal('choice'), choices: z.array(z.string()).min(2), required: z.boolean().default(false), about: sentence.optional(), stops: z.array(z.string()).optional() })
+    .refine(spec => (spec.stops ?? []).every(stop => spec.choices.includes(stop)), { path: ['stops'], error: 'stops are among the choices' }),
 ])
 
 const activity = z.discriminatedUnion('kind', [

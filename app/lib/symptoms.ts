@@ -1,3 +1,5 @@
+import type { NewJob } from '../../contracts/jobs'
+
 /** What the customer may say, in plain words. */
 export const symptomLabels = [
   { id: 'slips', label: 'Slips' },
@@ -7,7 +9,7 @@ export const symptomLabels = [
   { id: 'will-not-select', label: 'Gears will not go in' },
   { id: 'pedal-soft', label: 'Pedal soft or low' },
   { id: 'other', label: 'Something else' },
-] as const
+] as const satisfies { id: NewJob['complaint']['symptoms'][number], label: string }[]
 
 export type SymptomId = typeof symptomLabels[number]['id']
 

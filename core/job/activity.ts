@@ -1,5 +1,6 @@
 import { runLength } from '../fasteners'
 import type { Operation } from '../packs/types'
+import type { GearResult } from './events'
 import type { JobState } from './state'
 
 /**
@@ -21,7 +22,15 @@ export function tryCompleteActivity(state: JobState, operation: Operation): stri
   }
   const tried = state.gears[operation.id] ?? {}
   const missing = (state.vehicle?.gears ?? []).filter(gear => !tried[gear])
-  return missing.length > 0 ? `Not tried yet: ${missing.join(', ')}.` : null
+  if (missing.length > 0) return `Not tried yet: ${missing.join(', ')}.`
+  const bad = badGears(tried)
+  const written = state.troubles.some(trouble => trouble.stepId === operation.id)
+  return bad.length > 0 && !written ? `Gear ${bad.join(', ')} is not right. Write the trouble down first.` : null
+}
+
+/** Gears that make a noise or will not go in. */
+export function badGears(tried: Record<string, GearResult>): string[] {
+  return Object.entries(tried).filter(([, result]) => result === 'noisy' || result === 'refuses').map(([gear]) => gear)
 }
 
 /** Whether nothing is missing. */

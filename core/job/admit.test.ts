@@ -12,7 +12,7 @@ function busyPack() {
     groups: [{ id: 'cover-bolts', name: 'Cover bolts', count: 6, part: 'kit' }, { id: 'other-bolts', name: 'Other bolts', count: 4, part: 'vehicle' }],
     facts: [{ id: 'home', name: 'Slave home', because: 'The piston is pushed out.', kind: 'safety', initially: true }],
     operations: [
-      operation('measure', { phase: 'bench', readings: [{ id: 'gap', name: 'Gap', kind: 'number', unit: 'mm', required: true, low: 0, high: 5 }, { id: 'look', name: 'Look', kind: 'choice', choices: ['dry', 'wet'], required: false }] }),
+      operation('measure', { phase: 'bench', readings: [{ id: 'gap', name: 'Gap', kind: 'number', unit: 'mm', required: true, low: 0, high: 5 }, { id: 'look', name: 'Look', kind: 'choice', choices: ['dry', 'wet'], required: false, stops: ['wet'], about: 'Find the leak.' }] }),
       operation('tighten', { phase: 'bench', activity: { kind: 'tighten', group: 'cover-bolts' } }),
       operation('use-other', { phase: 'bench', figure: 'other-bolts' }),
       operation('bleed', { phase: 'fill', activity: { kind: 'bleed', strokesPerRound: 5, restMinutes: 30 } }),
@@ -47,6 +47,14 @@ describe('step-done', () => {
     expect(log.refusal('step-done', { stepId: 'measure' })).toContain('Gap')
     log.add('reading-taken', { stepId: 'measure', readingId: 'gap', value: 1.5, unit: 'mm' })
     expect(log.refusal('step-done', { stepId: 'measure' })).toBeNull()
+  })
+})
+
+describe('a reading that stops', () => {
+  it('holds the step up until it is taken again', () => {
+    const log = busy().add('reading-taken', { stepId: 'measure', readingId: 'gap', value: 1.5, unit: 'mm' }).add('reading-taken', { stepId: 'measure', readingId: 'look', value: 'wet', unit: null })
+    expect(log.refusal('step-done', { stepId: 'measure' })).toBe('Look: wet. Find the leak. Put it right and take the reading again.')
+    expect(log.add('reading-taken', { stepId: 'measure', readingId: 'look', value: 'dry', unit: null }).refusal('step-done', { stepId: 'measure' })).toBeNull()
   })
 })
 
@@ -117,6 +125,10 @@ describe('bleeding and gears', () => {
     expect(log.refusal('gear-tried', { stepId: 'gears', gear: '9', result: 'clean' })).toContain('no gear "9"')
     log.add('gear-tried', { stepId: 'gears', gear: '1', result: 'clean' })
     expect(log.refusal('step-done', { stepId: 'gears' })).toContain('2, R')
+    log.add('gear-tried', { stepId: 'gears', gear: '2', result: 'clean' }).add('gear-tried', { stepId: 'gears', gear: 'R', result: 'refuses' })
+    expect(log.refusal('step-done', { stepId: 'gears' })).toContain('Gear R is not right')
+    log.add('trouble-raised', { troubleId: 't', stepId: 'gears', text: 'Reverse grates', waitsFor: null, until: null })
+    expect(log.refusal('step-done', { stepId: 'gears' })).toBeNull()
   })
 })
 

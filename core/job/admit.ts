@@ -19,6 +19,10 @@ function unknownStep(state: JobState, stepId: string | null): Refusal | null {
   return refuse('payload.stepId', `The plan of this job has no step "${stepId}".`)
 }
 
+function latestReading(state: JobState, stepId: string, readingId: string): number | string | undefined {
+  return state.readings.findLast(reading => reading.stepId === stepId && reading.readingId === readingId)?.value
+}
+
 function bleedingOf(state: JobState, stepId: string): Refusal | null {
   return unknownStep(state, stepId) ?? (state.bleeding[stepId] ? null : refuse('payload.stepId', 'Bleeding has not been opened on this step.'))
 }
@@ -36,7 +40,9 @@ const judges: Judges = {
     const unfinished = tryCompleteActivity(state, operation)
     if (unfinished) return refuse('payload.stepId', unfinished)
     const missing = operation.readings.find(spec => spec.required && !state.readings.some(reading => reading.stepId === stepId && reading.readingId === spec.id))
-    return missing ? refuse('payload.stepId', `The reading is wanted first: ${missing.name}.`) : null
+    if (missing) return refuse('payload.stepId', `The reading is wanted first: ${missing.name}.`)
+    const stop = operation.readings.find(spec => spec.kind === 'choice' && spec.stops?.includes(String(latestReading(state, stepId, spec.id))))
+    return stop ? refuse('payload.stepId', `${stop.name}: ${latestReading(state, stepId, stop.id)}. ${stop.about ?? ''} Put it right and take the reading again.`) : null
   },
   'note-added': (state, { payload }) => unknownStep(state, payload.stepId),
   'reading-taken': (state, { payload }) => {

@@ -65,7 +65,7 @@ export interface FastenerGroup {
 
 export type ReadingSpec =
   | { id: string, name: string, kind: 'number', unit: string, required: boolean, low?: number, high?: number, about?: string }
-  | { id: string, name: string, kind: 'choice', choices: string[], required: boolean, about?: string }
+  | { id: string, name: string, kind: 'choice', choices: string[], required: boolean, about?: string, /** Answers with which the step is not done. */ stops?: string[] }
 
 /** Work with its own screen, counted act by act. */
 export type Activity =

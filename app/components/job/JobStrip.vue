@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { changedParts, minutesLeft, nextStep, pedalForbidden } from '../../../core/job'
+import { actualMinutes, changedParts, minutesLeft, nextStep, pedalForbidden } from '../../../core/job'
 import { minutesText, stopwatch } from '../../lib/durations'
 import { afterMinutes, momentText } from '../../lib/moments'
 import { placeNames } from '../../lib/places'
@@ -11,8 +11,8 @@ const off = computed(() => open.value.reduce((sum, entry) => sum + entry.count, 
 const place = computed(() => nextStep(state.value)?.planned.place ?? state.value.place)
 const left = computed(() => minutesLeft(state.value))
 const timer = computed(() => {
-  const running = Object.values(state.value.timers).find(entry => entry.runningSince)
-  return running ? stopwatch(running.seconds + (Date.parse(now.value) - Date.parse(running.runningSince!)) / 1000) : null
+  const running = Object.keys(state.value.timers).find(stepId => state.value.timers[stepId]!.runningSince)
+  return running ? stopwatch(actualMinutes(state.value, running, now.value)! * 60) : null
 })
 const ended = computed(() => state.value.calledOff ? 'called off' : state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : null)
 const ends = computed(() => momentText(afterMinutes(left.value, new Date(now.value)), new Date(now.value)))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { badGears } from '../../../core/job'
 import type { GearResult } from '../../../core/job'
 
 /** Every gear tried, one after another. */
@@ -6,7 +7,7 @@ const props = defineProps<{ stepId: string }>()
 const { store, state } = useJob()
 const results: { id: GearResult, label: string }[] = [{ id: 'clean', label: 'Clean' }, { id: 'stiff', label: 'Stiff' }, { id: 'noisy', label: 'Noise' }, { id: 'refuses', label: 'Refuses' }]
 const tried = computed(() => state.value.gears[props.stepId] ?? {})
-const bad = computed(() => Object.entries(tried.value).filter(([, result]) => result === 'noisy' || result === 'refuses').map(([gear]) => gear))
+const bad = computed(() => badGears(tried.value))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { actualMinutes } from '../../../core/job'
 import type { StepView } from '../../../core/job'
 import { stopwatch } from '../../lib/durations'
 
@@ -9,7 +10,7 @@ const { state } = useJob()
 const now = useSeconds()
 const timer = computed(() => state.value.timers[props.step.id])
 const elapsed = computed(() => timer.value
-  ? stopwatch(timer.value.seconds + (timer.value.runningSince ? (Date.parse(now.value) - Date.parse(timer.value.runningSince)) / 1000 : 0))
+  ? stopwatch(actualMinutes(state.value, props.step.id, now.value)! * 60)
   : null)
 const notes = computed(() => state.value.notes.filter(note => note.stepId === props.step.id))
 const planned = computed(() => Math.round(props.step.planned.finishMinutes - props.step.planned.startMinutes))

@@ -20,16 +20,20 @@ const activityDone = computed(() => !step.value?.operation || activityComplete(s
 const missingReading = computed(() => step.value?.operation?.readings.find(spec => spec.required
   && !state.value.readings.some(reading => reading.stepId === step.value!.id && reading.readingId === spec.id)))
 
+const allTried = computed(() => step.value !== null && state.value.vehicle!.gears.every(gear => state.value.gears[step.value!.id]?.[gear]))
 const mainLabel = computed(() => {
   if (missingReading.value && activityDone.value) return 'Take the reading'
   if (activityDone.value) return 'Done'
-  return { tighten: 'To the tightening run', bleed: 'To the bleeding', gears: 'Try every gear first' }[activity.value!.kind]
+  return { tighten: 'To the tightening run', bleed: 'To the bleeding', gears: allTried.value ? 'Write the trouble down' : 'Try every gear first' }[activity.value!.kind]
 })
 
 function done() {
   if (!step.value || dialog.value) return
   if (!activityDone.value) {
-    if (activity.value!.kind === 'gears') return
+    if (activity.value!.kind === 'gears') {
+      if (allTried.value) dialog.value = 'trouble'
+      return
+    }
     void router.push({ path: path(activity.value!.kind === 'tighten' ? 'bolts' : 'pedal'), query: { step: step.value.id } })
     return
   }
@@ -75,7 +79,7 @@ onMounted(() => {
         Next: <PlaceTag :place="following.planned.place" short /> <span class="text-ink">{{ t(following.title) }}</span>
         <template v-if="following.tools.length"> · fetch {{ following.tools.slice(0, 3).map(tool => [tool.size, t(tool.name).toLowerCase()].filter(Boolean).join(' ')).join(', ') }}</template>
       </p>
-      <WorkBar :label="mainLabel" :can="blockers.length === 0 && !(activity?.kind === 'gears' && !activityDone)" @done="done" @undo="undo" @trouble="dialog = 'trouble'" />
+      <WorkBar :label="mainLabel" :can="blockers.length === 0 && !(activity?.kind === 'gears' && !allTried)" @done="done" @undo="undo" @trouble="dialog = 'trouble'" />
     </div>
     <div v-else class="py-6">
       <h1 class="text-3xl">Every step of the plan is done</h1>
