@@ -42,6 +42,9 @@ const override = z.strictObject({
   ends: z.array(id).optional(),
   takesOff: counts.optional(),
   activity: activity.optional(),
+  parts: counts.optional(),
+  dirt: z.enum(['dirty', 'clean']).optional(),
+  milestone: sentence.optional(),
 })
 
 const refit = z.union([
@@ -70,6 +73,9 @@ const operation = z.strictObject({
   cautions: z.array(id).default([]),
   skill: sentence.optional(),
   activity: activity.optional(),
+  parts: counts.default({}),
+  dirt: z.enum(['dirty', 'clean']).optional(),
+  milestone: sentence.optional(),
   when: when.default({}),
   refit: refit.default({ kind: 'none' }),
 })
@@ -108,6 +114,7 @@ export const moduleFile = z.strictObject({
   groups: z.array(z.strictObject({
     id, name: sentence, count: z.number().int().min(1).max(24), part: z.enum(['vehicle', 'kit']), treatment: sentence.optional(),
   })).default([]),
+  parts: z.array(z.strictObject({ id, name: sentence, about: sentence.optional() })).default([]),
   operations: z.array(operation).min(1),
   links: z.array(link).default([]),
 }).transform((value): PackModule => value)
@@ -122,6 +129,7 @@ const option = z.strictObject({
   sentence: sentence.regex(/…/, 'the sentence holds … where the choice stands'),
   choices: z.array(z.strictObject({ id, label: sentence, about: sentence.optional() })).min(2),
   default: id,
+  school: z.boolean().default(false),
 }).transform((value): PackOption => value)
 
 /** `packs/layouts/*.yaml` */

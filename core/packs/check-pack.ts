@@ -40,6 +40,7 @@ function repeatedIds(pack: Pack): PackFault[] {
     ['item', [...pack.items.map(({ id }) => ({ path: 'items', id })), ...pack.modules.flatMap(module => module.items.map(({ id }) => ({ path: `modules/${module.id}.items`, id })))]],
     ['fact', pack.modules.flatMap(module => module.facts.map(({ id }) => ({ path: `modules/${module.id}.facts`, id })))],
     ['group', pack.modules.flatMap(module => module.groups.map(({ id }) => ({ path: `modules/${module.id}.groups`, id })))],
+    ['part', pack.modules.flatMap(module => module.parts.map(({ id }) => ({ path: `modules/${module.id}.parts`, id })))],
     ['option', pack.options.map(({ id }) => ({ path: 'options', id }))],
   ]
   return kinds.flatMap(([kind, entries]) => entries
@@ -53,6 +54,7 @@ function unknownIds(pack: Pack): PackFault[] {
   const items = new Set([...pack.items, ...pack.modules.flatMap(module => module.items)].map(({ id }) => id))
   const facts = new Set(pack.modules.flatMap(module => module.facts).map(({ id }) => id))
   const groups = new Set(pack.modules.flatMap(module => module.groups).map(({ id }) => id))
+  const parts = new Set(pack.modules.flatMap(module => module.parts).map(({ id }) => id))
   const tools = new Set(pack.tools.map(({ id }) => id))
   const cautions = new Set(pack.cautions.map(({ id }) => id))
   const faults: PackFault[] = []
@@ -72,6 +74,7 @@ function unknownIds(pack: Pack): PackFault[] {
       const path = `modules/${module.id}.operations.${operation.id}`
       const override = operation.refit.kind === 'mirror' ? operation.refit.override : undefined
       want(path, 'item', items, [...Object.keys(operation.takesOff), ...Object.keys(operation.putsBack), ...Object.keys(override?.takesOff ?? {})])
+      want(path, 'part', parts, [...Object.keys(operation.parts), ...Object.keys(override?.parts ?? {})])
       want(path, 'fact', facts, [...factsOf(operation), ...factsOf(override ?? {})])
       want(path, 'tool', tools, [...operation.tools, ...override?.tools ?? []])
       want(path, 'caution', cautions, [...operation.cautions, ...override?.cautions ?? []])

@@ -3,7 +3,7 @@ import { authoredOrder } from './authored-order'
 import { factLinks } from './fact-links'
 import { findCycle } from './find-cycle'
 import { mirrorLink, mirrorOperation } from './mirror'
-import type { CarPosition, Fact, FastenerGroup, LedgerItem, Link, LinkSource, Operation, Pack, Positioning, Procedure } from './types'
+import type { CarPosition, Fact, FastenerGroup, LedgerItem, Link, LinkSource, Operation, Pack, Part, Positioning, Procedure } from './types'
 
 /** A pack, or a choice of options, that cannot be expanded. `path` says where. */
 export class PackError extends Error {
@@ -59,6 +59,7 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     facts,
     items: usedItems(pack, operations, positions),
     groups: usedGroups(pack, operations),
+    parts: usedParts(pack, operations),
     tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id))),
     cautions: pack.cautions.filter(caution => [...operations, positions.raised, positions.ground].some(step => step.cautions.includes(caution.id))),
   }
@@ -123,6 +124,11 @@ function usedFacts(pack: Pack, operations: Operation[]): Fact[] {
 function usedItems(pack: Pack, operations: Operation[], positions: Record<CarPosition, Omit<Positioning, 'when'>>): LedgerItem[] {
   const used = new Set([...operations, ...Object.values(positions)].flatMap(step => Object.keys(step.takesOff)))
   return [...pack.items, ...pack.modules.flatMap(module => module.items)].filter(item => used.has(item.id))
+}
+
+function usedParts(pack: Pack, operations: Operation[]): Part[] {
+  const used = new Set(operations.flatMap(operation => Object.keys(operation.parts)))
+  return pack.modules.flatMap(module => module.parts).filter(part => used.has(part.id))
 }
 
 function usedGroups(pack: Pack, operations: Operation[]): FastenerGroup[] {

@@ -34,6 +34,9 @@ export function mirrorOperation(source: OperationSource, module: string): Operat
     cautions: override.cautions ?? source.cautions,
     skill: override.skill,
     activity: override.activity,
+    parts: override.parts ?? {},
+    dirt: override.dirt,
+    milestone: override.milestone,
   }
 }
 

@@ -24,7 +24,14 @@ export type When = Record<string, string[]>
 
 export interface OptionChoice { id: string, label: string, about?: string }
 /** A plain sentence with a choice inside. */
-export interface PackOption { id: string, sentence: string, choices: OptionChoice[], default: string }
+export interface PackOption {
+  id: string
+  sentence: string
+  choices: OptionChoice[]
+  default: string
+  /** Trades people disagree here; a garage can set its own default. */
+  school: boolean
+}
 
 /** A fact about the car that steps rely on. */
 export interface Fact {
@@ -53,6 +60,9 @@ export interface LedgerItem { id: string, name: string, state: ItemState, goesTo
 
 export interface Tool { id: string, name: string, size?: string }
 export interface Caution { id: string, title: string, text: string, serious: boolean }
+
+/** Something to be bought or fetched before the job. */
+export interface Part { id: string, name: string, about?: string }
 
 /** Fasteners that share a figure. */
 export interface FastenerGroup {
@@ -97,6 +107,9 @@ export interface RefitOverride {
   ends?: string[]
   takesOff?: Record<string, number>
   activity?: Activity
+  parts?: Record<string, number>
+  dirt?: 'dirty' | 'clean'
+  milestone?: string
 }
 
 /** One piece of work, as written in a module. */
@@ -121,6 +134,12 @@ export interface OperationSource {
   cautions: string[]
   skill?: string
   activity?: Activity
+  /** Parts used up: part id → how many. */
+  parts: Record<string, number>
+  /** Work that makes hands dirty, or that wants them clean. */
+  dirt?: 'dirty' | 'clean'
+  /** What is reached when this is done, in two or three words. */
+  milestone?: string
   when: When
   refit: RefitRule
 }
@@ -146,6 +165,7 @@ export interface PackModule {
   items: LedgerItem[]
   facts: Fact[]
   groups: FastenerGroup[]
+  parts: Part[]
   operations: OperationSource[]
   links: LinkSource[]
 }
@@ -207,6 +227,7 @@ export interface Procedure {
   positions: Record<CarPosition, Omit<Positioning, 'when'>>
   facts: Fact[]
   groups: FastenerGroup[]
+  parts: Part[]
   tools: Tool[]
   cautions: Caution[]
 }

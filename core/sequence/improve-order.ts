@@ -1,84 +1,199 @@
 import { advance, startMoment } from './clock'
 import type { Moment } from './clock'
-import type { Network } from './network'
+import type { Instance } from './instance'
+import { seededRandom } from './random'
 
 /** The longest run of steps that is moved as one piece. */
-const LONGEST_PIECE = 8
+const LONGEST_PIECE = 14
+/** How many steps of an order are shaken loose when no move helps any more. */
+const SHAKES = 4
+
+export interface Improvement {
+  /** Moves to try; counted, not timed, so that every machine finds the same order. */
+  budget: number
+  seed: number
+  /** Told now and then how many moves were tried, and the minutes of the best order so far. */
+  onProgress?: (tried: number, minutes: number) => void
+  /** Stop as soon as the order is as short as this. */
+  goal?: number
+}
 
 /** An order with the clock at each place in it, so that a changed tail can be timed without the head. */
-interface Timed { order: number[], moments: Moment[], finish: Float64Array, minutes: number }
+class TimedOrder {
+  readonly moments: Moment[] = []
+  readonly finish: Float64Array
+  private readonly scratch: Float64Array
+  private readonly moment: Moment
+  minutes = 0
+
+  constructor(private readonly instance: Instance, public order: Int32Array) {
+    this.finish = new Float64Array(instance.count)
+    this.scratch = new Float64Array(instance.count)
+    this.moment = startMoment(instance)
+    for (let position = 0; position <= order.length; position++) this.moments.push(startMoment(instance))
+    this.time(0)
+  }
+
+  /** Times the order anew from a position on. */
+  time(position: number): void {
+    const { instance, order, finish, moments } = this
+    for (let at = position; at < order.length; at++) {
+      const next = moments[at + 1]!
+      copy(moments[at]!, next)
+      advance(instance, finish, next, order[at]!)
+    }
+    this.minutes = moments[order.length]!.minutes
+  }
+
+  /** Minutes if `candidate`, the same up to `position`, took the place of the order; gives up beyond `limit`. */
+  minutesOf(candidate: Int32Array, position: number, limit: number): number {
+    const { instance, scratch, moment } = this
+    for (let at = 0; at < position; at++) scratch[candidate[at]!] = this.finish[candidate[at]!]!
+    copy(this.moments[position]!, moment)
+    for (let at = position; at < candidate.length; at++) {
+      advance(instance, scratch, moment, candidate[at]!)
+      if (moment.minutes > limit) return Infinity
+    }
+    return moment.minutes
+  }
+
+  take(candidate: Int32Array, position: number): void {
+    this.order = candidate.slice()
+    this.time(position)
+  }
+}
+
+function copy(from: Moment, to: Moment): void {
+  to.minutes = from.minutes
+  to.car = from.car
+  to.last = from.last
+  to.dirty = from.dirty
+}
 
 /**
- * Shortens an order by moving pieces of it to other legal positions until no move helps
- * or the budget of tried moves is spent. The budget counts moves, not time, so that the result
- * is the same on every machine.
+ * Shortens an order by moving pieces of it to other legal positions; when no move helps, a few steps are shaken
+ * loose and the search goes on from there, going back to the best order when that leads nowhere.
+ * @returns an order that respects every link if `start` does, never longer than `start`
  */
-export function improveOrder(network: Network, start: number[], budget: number): number[] {
-  let current = timed(network, start)
+export function improveOrder(instance: Instance, start: ArrayLike<number>, { budget, seed, onProgress, goal = -Infinity }: Improvement): Int32Array {
+  const random = seededRandom(seed)
+  const current = new TimedOrder(instance, Int32Array.from(start))
+  let best = current.order.slice()
+  let bestMinutes = current.minutes
+  const count = instance.count
+  if (count < 2) return best
+  const candidate = new Int32Array(count)
+  const rest = restOfWork(instance)
   let tried = 0
-  for (let improved = true; improved && tried < budget;) {
-    improved = false
-    for (let length = 1; length <= LONGEST_PIECE; length++) {
-      for (let from = 0; from + length <= current.order.length && tried < budget; from++) {
-        const [lowest, highest] = legalRange(network, current.order, from, length)
-        let best: number[] | null = null
-        let bestMinutes = current.minutes - 1e-6
-        for (let to = lowest; to <= highest; to++) {
-          if (to === from) continue
-          const candidate = movePiece(current.order, from, length, to)
-          tried++
-          const minutes = durationFrom(network, current, candidate, Math.min(from, to))
-          if (minutes < bestMinutes) {
-            best = candidate
-            bestMinutes = minutes
+
+  const descend = () => {
+    for (let improved = true; improved && tried < budget;) {
+      improved = false
+      for (let length = 1; length <= Math.min(LONGEST_PIECE, count - 1); length++) {
+        for (let from = 0; from + length <= count && tried < budget; from++) {
+          if (!mayCut(instance, current.order, from) || !mayCut(instance, current.order, from + length)) continue
+          const [lowest, highest] = legalRange(instance, current.order, from, length)
+          let target = -1
+          let targetMinutes = current.minutes - 1e-6
+          for (let to = lowest; to <= highest; to++) {
+            if (to === from || !mayCut(instance, current.order, to < from ? to : to + length)) continue
+            movePiece(current.order, candidate, from, length, to)
+            tried++
+            const minutes = current.minutesOf(candidate, Math.min(from, to), targetMinutes)
+            if (minutes < targetMinutes) {
+              target = to
+              targetMinutes = minutes
+            }
           }
-        }
-        if (best) {
-          current = timed(network, best)
-          improved = true
+          if (target >= 0) {
+            movePiece(current.order, candidate, from, length, target)
+            current.take(candidate, Math.min(from, target))
+            improved = true
+          }
         }
       }
     }
   }
-  return current.order
+
+  descend()
+  for (let fruitless = 0; tried < budget; fruitless++) {
+    if (current.minutes < bestMinutes - 1e-6) {
+      bestMinutes = current.minutes
+      best = current.order.slice()
+      fruitless = 0
+    }
+    onProgress?.(Math.min(tried, budget), bestMinutes)
+    if (bestMinutes <= goal + 1e-6) return best
+    if (current.minutes > bestMinutes + rest * 0.02 || fruitless > 12) {
+      current.take(best, 0)
+      fruitless = 0
+    }
+    tried += shake(instance, current, candidate, random)
+    descend()
+  }
+  if (current.minutes < bestMinutes - 1e-6) best = current.order.slice()
+  onProgress?.(budget, Math.min(bestMinutes, current.minutes))
+  return best
 }
 
-function timed(network: Network, order: number[]): Timed {
-  const finish = new Float64Array(network.operations.length)
-  const moment = startMoment(network)
-  const moments = order.map((step) => {
-    const before = { ...moment }
-    advance(network, finish, moment, step)
-    return before
-  })
-  return { order, moments, finish, minutes: moment.minutes }
+/** How much of the whole is not work, at a guess: the measure for how far a shaken order may stray. */
+function restOfWork(instance: Instance): number {
+  return instance.count * (instance.walkMinutes + instance.toolMinutes)
 }
 
-function durationFrom(network: Network, base: Timed, candidate: number[], position: number): number {
-  const finish = base.finish.slice()
-  const moment = { ...base.moments[position]! }
-  for (let index = position; index < candidate.length; index++) advance(network, finish, moment, candidate[index]!)
-  return moment.minutes
+function shake(instance: Instance, current: TimedOrder, candidate: Int32Array, random: () => number): number {
+  const count = instance.count
+  let tried = 1
+  for (let times = 0; times < SHAKES; times++) {
+    const length = 1 + Math.floor(random() * Math.min(6, count - 1))
+    const from = Math.floor(random() * (count - length + 1))
+    tried++
+    if (!mayCut(instance, current.order, from) || !mayCut(instance, current.order, from + length)) continue
+    const [lowest, highest] = legalRange(instance, current.order, from, length)
+    const to = lowest + Math.floor(random() * (highest - lowest + 1))
+    if (to === from || !mayCut(instance, current.order, to < from ? to : to + length)) continue
+    movePiece(current.order, candidate, from, length, to)
+    current.take(candidate, Math.min(from, to))
+  }
+  return tried
+}
+
+/** Whether the order may be cut before `position`: not between two steps that stand directly together. */
+function mayCut(instance: Instance, order: Int32Array, position: number): boolean {
+  return position >= order.length || instance.directlyAfter[order[position]!] === -1
 }
 
 /** First and last position at which the piece may start without breaking a link. */
-function legalRange(network: Network, order: number[], from: number, length: number): [number, number] {
-  const earlier = new Set<number>()
-  const later = new Set<number>()
-  for (let index = from; index < from + length; index++) {
-    for (const link of network.before[order[index]!]!) earlier.add(link.from)
-    for (const next of network.after[order[index]!]!) later.add(next)
-  }
+function legalRange(instance: Instance, order: Int32Array, from: number, length: number): [number, number] {
   let lowest = from
-  while (lowest > 0 && !earlier.has(order[lowest - 1]!)) lowest--
+  while (lowest > 0 && !linked(instance, order[lowest - 1]!, order, from, length)) lowest--
   let highest = from
-  while (highest + length < order.length && !later.has(order[highest + length]!)) highest++
+  while (highest + length < order.length && !follows(instance, order[highest + length]!, order, from, length)) highest++
   return [lowest, highest]
 }
 
-function movePiece(order: number[], from: number, length: number, to: number): number[] {
-  const moved = order.slice()
-  const piece = moved.splice(from, length)
-  moved.splice(to, 0, ...piece)
-  return moved
+function linked(instance: Instance, step: number, order: Int32Array, from: number, length: number): boolean {
+  for (let at = from; at < from + length; at++) if (instance.before[order[at]!]!.includes(step)) return true
+  return false
+}
+
+function follows(instance: Instance, step: number, order: Int32Array, from: number, length: number): boolean {
+  for (let at = from; at < from + length; at++) if (instance.after[order[at]!]!.includes(step)) return true
+  return false
+}
+
+/** Writes `order` into `moved` with the piece at `from` starting at `to`. */
+function movePiece(order: Int32Array, moved: Int32Array, from: number, length: number, to: number): void {
+  if (to < from) {
+    for (let at = 0; at < to; at++) moved[at] = order[at]!
+    for (let at = 0; at < length; at++) moved[to + at] = order[from + at]!
+    for (let at = to; at < from; at++) moved[at + length] = order[at]!
+    for (let at = from + length; at < order.length; at++) moved[at] = order[at]!
+  }
+  else {
+    for (let at = 0; at < from; at++) moved[at] = order[at]!
+    for (let at = from; at < to; at++) moved[at] = order[at + length]!
+    for (let at = 0; at < length; at++) moved[to + at] = order[from + at]!
+    for (let at = to + length; at < order.length; at++) moved[at] = order[at]!
+  }
 }

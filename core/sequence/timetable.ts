@@ -1,48 +1,91 @@
-import type { Link } from '../packs/types'
-import { advance, earliestStart, setupCost, startMoment } from './clock'
-import type { Network } from './network'
-import type { PlannedStep } from './types'
+import type { Link, Procedure } from '../packs/types'
+import { closedMinutes, closesAfter, nextOpen, workThrough } from './calendar'
+import type { Calendar } from './calendar'
+import { earliestStart, setupMinutes, startMoment, workMinutes } from './clock'
+import { DIRTY, EITHER, RAISED } from './instance'
+import type { Instance } from './instance'
+import type { PlannedStep, PlanSetting } from './types'
 
-/** Writes an order out with its times; bringing the car up or down becomes a step of its own. */
-export function timetable(network: Network, links: Link[], order: number[]): PlannedStep[] {
-  const finish = new Float64Array(network.operations.length)
+/** The words a timetable needs about each step. */
+export interface StepWords { procedure: Procedure, setting: PlanSetting }
+
+/**
+ * Writes an order out with its times; bringing the car up or down becomes a step of its own.
+ * Work that does not fit before closing time is begun in the morning, unless it is longer than a day.
+ * @param firstMove the number of the first raising or lowering, for its id
+ */
+export function timetable(instance: Instance, { procedure, setting }: StepWords, order: ArrayLike<number>, firstMove = 1): PlannedStep[] {
+  const finish = new Float64Array(instance.count)
   const steps: PlannedStep[] = []
-  const moment = startMoment(network)
-  let moves = 0
-  for (const step of order) {
-    const operation = network.operations[step]!
-    const cost = setupCost(network, moment, step)
-    const from = { ...moment }
-    advance(network, finish, moment, step)
-    const place = operation.place
-    let clock = from.minutes
-    if (moment.car !== from.car) {
-      const kind = moment.car === 'raised' ? 'raise' : 'lower'
-      moves++
+  const operations = new Map(procedure.operations.map(operation => [operation.id, operation]))
+  const moment = startMoment(instance)
+  const { calendar } = instance
+  let moves = firstMove
+  for (let position = 0; position < order.length; position++) {
+    const step = order[position]!
+    const operation = operations.get(instance.ids[step]!)!
+    const wanted = instance.car[step]!
+    const moving = wanted !== EITHER && wanted !== moment.car ? instance.positionMinutes[wanted]! : null
+    const setup = setupMinutes(instance, moment, step) - (moving ?? 0)
+    const car = wanted === EITHER ? moment.car : wanted
+    const carName = car === RAISED ? 'raised' : 'ground'
+    let clock = moment.minutes
+    if (moving !== null) {
+      const kind = car === RAISED ? 'raise' : 'lower'
+      const at = fit(calendar, clock, moving)
       steps.push({
-        id: `${kind}-${moves}`, kind, place, car: moment.car, setupMinutes: 0, waitMinutes: 0, shortHanded: false,
-        startMinutes: clock, finishMinutes: clock + cost.positionMinutes,
+        id: `${kind}-${moves++}`, kind, place: operation.place, car: carName, setupMinutes: 0, waitMinutes: 0, shortHanded: false,
+        startMinutes: at.start, finishMinutes: at.finish, ...closedNote(calendar, clock, at.finish),
       })
-      clock += cost.positionMinutes
+      clock = at.finish
     }
-    const ready = clock + cost.walkMinutes + cost.toolMinutes
-    const start = moment.minutes - network.minutes[step]!
-    const because = start > ready + 1e-6 ? waitReason(network, links, finish, step) : undefined
+    const likely = setup + workMinutes(instance, clock + setup, step)
+    const ready = fit(calendar, clock, likely).start + setup
+    const earliest = earliestStart(instance, finish, step)
+    const start = earliest > ready ? fit(calendar, earliest, workMinutes(instance, earliest, step)).start : ready
+    const minutes = workMinutes(instance, start, step)
+    const end = calendar ? workThrough(calendar, start, minutes) : start + minutes
+    const closed = calendar ? closedMinutes(calendar, clock, end) : 0
+    const wait = Math.max(0, end - clock - setup - minutes - closed)
+    finish[step] = end
     steps.push({
-      id: operation.id, kind: 'operation', place, car: moment.car,
-      startMinutes: start, finishMinutes: moment.minutes,
-      setupMinutes: cost.walkMinutes + cost.toolMinutes,
-      waitMinutes: because === undefined ? 0 : start - ready,
-      ...(because === undefined ? {} : { waitBecause: because }),
-      shortHanded: operation.hands === 2 && !network.setting.helper,
+      id: operation.id, kind: 'operation', place: operation.place, car: carName, startMinutes: start, finishMinutes: end,
+      setupMinutes: setup, waitMinutes: wait < 1e-6 ? 0 : wait,
+      ...(wait < 1e-6 ? {} : { waitBecause: waitReason(instance, procedure, setting, finish, step) }),
+      ...(closed > 0 ? { closedMinutes: closed } : {}),
+      shortHanded: operation.hands === 2 && !setting.helper && !(start >= instance.helperFrom && end <= instance.helperTo),
     })
+    moment.minutes = end
+    moment.last = step
+    moment.car = car
+    if (instance.hands[step] !== 0) moment.dirty = instance.hands[step] === DIRTY
   }
   return steps
 }
 
-function waitReason(network: Network, links: Link[], finish: Float64Array, step: number): string {
-  const latest = earliestStart(network, finish, step)
-  const binding = network.before[step]!.find(link => finish[link.from]! + link.waitMinutes === latest)!
-  const before = network.operations[binding.from]!.id
-  return links.find(link => link.before === before && link.after === network.operations[step]!.id && link.waitMinutes === binding.waitMinutes)!.because
+/** When work of some minutes can begin at `minutes` or later without being cut by closing time. */
+function fit(calendar: Calendar | null, minutes: number, duration: number): { start: number, finish: number } {
+  if (!calendar) return { start: minutes, finish: minutes + duration }
+  let start = nextOpen(calendar, minutes)
+  const whole = calendar.hours.toMinute - calendar.hours.fromMinute
+  if (start + duration > closesAfter(calendar, start) + 1e-9 && duration <= whole) start = nextOpen(calendar, closesAfter(calendar, start))
+  return { start, finish: workThrough(calendar, start, duration) }
+}
+
+function closedNote(calendar: Calendar | null, from: number, to: number): { closedMinutes?: number } {
+  const closed = calendar ? closedMinutes(calendar, from, to) : 0
+  return closed > 0 ? { closedMinutes: closed } : {}
+}
+
+function waitReason(instance: Instance, procedure: Procedure, setting: PlanSetting, finish: Float64Array, step: number): string {
+  const id = instance.ids[step]!
+  const binding = instance.waits[step]!.map(wait => ({ wait, free: finish[wait.from]! + wait.minutes })).sort((a, b) => b.free - a.free)[0]
+  const sentence = (match: (link: Link) => boolean) => procedure.links.find(link => link.after === id && link.waitMinutes > 0 && match(link))?.because
+  if (binding && binding.free >= (instance.notBefore?.[step] ?? 0)) {
+    return sentence(link => link.before === instance.ids[binding.wait.from] && link.waitMinutes === binding.wait.minutes) ?? 'It waits for an earlier step.'
+  }
+  const parts = procedure.operations.find(operation => operation.id === id)!.parts
+  const late = setting.arrivals.filter(arrival => arrival.partId in parts).sort((a, b) => b.atMinutes - a.atMinutes)[0]
+  const part = procedure.parts.find(entry => entry.id === late?.partId)
+  return part ? `Waits for a part: ${part.name}.` : sentence(() => true) ?? 'It waits for an earlier step.'
 }

@@ -1,18 +1,31 @@
 import type { CarPosition, Place } from '../packs/types'
+import type { WorkingHours } from './calendar'
 
-/** The circumstances a plan is made for. Minutes unless said. */
+/** A step put directly after another by the mechanic; `null` puts it first of all. */
+export interface Pin { stepId: string, after: string | null }
+
+/** The circumstances a plan is made for. Minutes unless said; moments in minutes from the start of the job. */
 export interface PlanSetting {
   /** Walking from one place of the car to another. */
   walkMinutes: number
   /** Laying hands on one tool that the step before did not use. */
   toolMinutes: number
+  /** Washing hands after dirty work before work that wants them clean. */
+  washMinutes: number
   start: { place: Place, car: CarPosition }
-  /** Whether a second pair of hands is there. */
+  /** Whether a second pair of hands is there all the time. */
   helper: boolean
+  /** When a second pair of hands comes for a while. */
+  helperWindow: { fromMinutes: number, toMinutes: number } | null
+  /** Working hours; `null` counts straight through. */
+  hours: WorkingHours | null
+  /** The minute of the day and the weekday (0 for Sunday) at which the job starts. */
+  startMinuteOfDay: number
+  startWeekday: number
+  /** Parts that are still on their way. */
+  arrivals: { partId: string, atMinutes: number }[]
+  pins: Pin[]
 }
-
-/** What it costs to get ready for a step after the one before. */
-export interface SetupCost { walkMinutes: number, positionMinutes: number, toolMinutes: number }
 
 /** One line of the plan: an operation, or bringing the car up or down. */
 export interface PlannedStep {
@@ -28,6 +41,8 @@ export interface PlannedStep {
   /** Time with idle hands before this step, and why. */
   waitMinutes: number
   waitBecause?: string
+  /** Hours after closing that fall before or into this step. */
+  closedMinutes?: number
   /** Needs two people while nobody else is there. */
   shortHanded: boolean
 }
@@ -44,10 +59,13 @@ export interface Trip {
 }
 
 export interface PlanTotals {
+  /** Minutes in working hours from start to finish. */
   minutes: number
   workMinutes: number
   setupMinutes: number
   waitMinutes: number
+  /** Minutes between start and finish in which nobody works. */
+  closedMinutes: number
   placeChanges: number
   timesRaised: number
 }
@@ -60,6 +78,14 @@ export interface Plan {
   totals: PlanTotals
   /** The same work in the order it is written down, for comparison. */
   authored: PlanTotals
+  /** No order of this work is done in fewer minutes. */
+  lowerBoundMinutes: number
+  /** Whether no order is shorter. */
+  proven: boolean
   /** Tool ids, each once, in the order first wanted. */
   tools: string[]
+  /** What the plan was made for. */
+  setting: PlanSetting
+  /** Pins that could not be kept, and why. */
+  droppedPins: { stepId: string, because: string }[]
 }

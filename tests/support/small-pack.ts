@@ -4,7 +4,7 @@ import type { LinkSource, OperationSource, Pack, PackModule } from '../../core/p
 export function operation(id: string, change: Partial<OperationSource> = {}): OperationSource {
   return {
     id, title: `Do ${id}`, phase: 'strip', place: 'top', car: 'either', minutes: [1, 2, 4], hands: 1, tools: [], needs: [], gives: [], ends: [],
-    takesOff: {}, putsBack: {}, readings: [], cautions: [], when: {}, refit: { kind: 'none' }, ...change,
+    takesOff: {}, putsBack: {}, readings: [], cautions: [], parts: {}, when: {}, refit: { kind: 'none' }, ...change,
   }
 }
 
@@ -22,7 +22,7 @@ export function smallPack(module: Partial<PackModule>, change: Partial<Pack> = {
       { to: 'ground', title: 'Lower it', minutes: [3, 6, 9], tools: [], cautions: [], takesOff: {}, when: {} },
     ],
     reach: [], items: [{ id: 'stands', name: 'Stands', state: 'propped' }],
-    modules: [{ id: 'only', title: 'Only', items: [], facts: [], groups: [], operations: [], links: [], ...module }],
+    modules: [{ id: 'only', title: 'Only', items: [], facts: [], groups: [], parts: [], operations: [], links: [], ...module }],
     links: [], tools: [], cautions: [], ...change,
   }
 }

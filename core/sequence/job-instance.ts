@@ -1,0 +1,60 @@
+import type { Link, Procedure } from '../packs/types'
+import { buildInstance } from './instance'
+import type { Instance, InstanceLink, InstanceStep } from './instance'
+import { bindPins } from './pins'
+import type { PlanSetting, PlannedStep } from './types'
+
+/** Where a plan goes on from: the steps done, and where they have left mechanic and car. */
+export interface Past { steps: PlannedStep[], place: PlanSetting['start']['place'], car: PlanSetting['start']['car'] }
+
+export interface JobInstance {
+  instance: Instance
+  /** Why pins could not be kept. */
+  droppedPins: { stepId: string, because: string }[]
+}
+
+/**
+ * The work that is left, as the solver sees it: minutes with and without a helper, parts on their way,
+ * pins, working hours, and waits that began with steps done already.
+ */
+export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Past | null): JobInstance {
+  const finished = new Map(past?.steps.map(step => [step.id, step.finishMinutes]))
+  const left = procedure.operations.filter(operation => !finished.has(operation.id))
+  const ids = new Set(left.map(operation => operation.id))
+  const links: InstanceLink[] = procedure.links.filter(link => ids.has(link.before) && ids.has(link.after))
+  const bound = bindPins([...ids], procedure.links.filter(link => ids.has(link.before) && ids.has(link.after)), setting.pins)
+  const steps = left.map((operation): InstanceStep => {
+    const two = operation.hands === 2 && !setting.helper
+    const earliest = Math.max(0, ...releases(procedure.links, finished, operation.id), ...arrivals(setting, operation.parts))
+    const leader = bound.leaders.get(operation.id)
+    return {
+      id: operation.id, place: operation.place, car: operation.car, tools: operation.tools,
+      minutes: operation.minutes[1],
+      // One pair of hands at work for two takes the long estimate. Common practice, no source.
+      ...(two ? { aloneMinutes: operation.minutes[2] } : {}),
+      ...(earliest > 0 ? { notBefore: earliest } : {}),
+      ...(operation.dirt ? { hands: operation.dirt } : {}),
+      ...(leader === undefined ? {} : { directlyAfter: leader }),
+    }
+  })
+  const instance = buildInstance({
+    steps, links: [...links, ...bound.links],
+    setup: {
+      walkMinutes: setting.walkMinutes, toolMinutes: setting.toolMinutes, washMinutes: setting.washMinutes,
+      raiseMinutes: procedure.positions.raised.minutes[1], lowerMinutes: procedure.positions.ground.minutes[1],
+    },
+    start: { ...(past ? { place: past.place, car: past.car } : setting.start), minutes: past?.steps.at(-1)?.finishMinutes ?? 0 },
+    helper: setting.helperWindow,
+    calendar: setting.hours && { hours: setting.hours, startMinuteOfDay: setting.startMinuteOfDay, startWeekday: setting.startWeekday },
+  })
+  return { instance, droppedPins: bound.dropped }
+}
+
+function releases(links: Link[], finished: Map<string, number>, id: string): number[] {
+  return links.filter(link => link.after === id && link.waitMinutes > 0 && finished.has(link.before))
+    .map(link => finished.get(link.before)! + link.waitMinutes)
+}
+
+function arrivals(setting: PlanSetting, parts: Record<string, number>): number[] {
+  return setting.arrivals.filter(arrival => arrival.partId in parts).map(arrival => arrival.atMinutes)
+}
