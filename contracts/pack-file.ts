@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import type { LinkSource, OperationSource, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
+import type { LayoutSource, ModuleSource } from '../core/packs/assemble-pack'
+import type { LinkSource, OperationSource, Pack, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
 import { drawnParts, itemStates, linkKinds, phases, places } from '../core/packs/types'
 
 /** The files a pack is written in. Unknown keys are refused, so that a slip of the pen is not passed over. */
@@ -9,7 +10,8 @@ const sentence = z.string().trim().min(3, 'a sentence is wanted')
 const threePoint = z.tuple([z.number().positive(), z.number().positive(), z.number().positive()])
   .refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order')
 const counts = z.record(id, z.number().int().positive())
-const when = z.record(id, z.union([id.transform(choice => [choice]), z.array(id).min(1)])).transform((value): When => value)
+const choices = z.record(id, z.union([id.transform(choice => [choice]), z.array(id).min(1)]))
+const when = z.union([choices.transform((value): When => Object.keys(value).length === 0 ? [] : [value]), z.array(choices)])
 const car = z.enum(['ground', 'raised', 'either'])
 
 const reading = z.discriminatedUnion('kind', [
@@ -76,7 +78,7 @@ const operation = z.strictObject({
   parts: counts.default({}),
   dirt: z.enum(['dirty', 'clean']).optional(),
   milestone: sentence.optional(),
-  when: when.default({}),
+  when: when.default([]),
   refit: refit.default({ kind: 'none' }),
 })
   .refine(value => value.hands === 1 || value.aloneWay !== undefined, { path: ['aloneWay'], error: 'work for two hands names the way out for one' })
@@ -90,8 +92,9 @@ const link = z.strictObject({
   kind: z.enum(linkKinds),
   because: sentence,
   wait: z.number().positive().optional(),
+  atOnce: z.boolean().optional(),
   school: sentence.optional(),
-  when: when.default({}),
+  when: when.default([]),
   mirror: z.boolean().optional(),
   mirrorBecause: sentence.optional(),
 }).transform(({ wait, mirror, ...rest }): LinkSource => ({
@@ -102,10 +105,7 @@ const link = z.strictObject({
 
 const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional() })
 
-/** `packs/modules/*.yaml` */
-export const moduleFile = z.strictObject({
-  id,
-  title: sentence,
+const moduleParts = {
   items: z.array(item).default([]),
   facts: z.array(z.strictObject({
     id, name: sentence, because: sentence, kind: z.enum(linkKinds),
@@ -115,13 +115,34 @@ export const moduleFile = z.strictObject({
     id, name: sentence, count: z.number().int().min(1).max(24), part: z.enum(['vehicle', 'kit']), treatment: sentence.optional(),
   })).default([]),
   parts: z.array(z.strictObject({ id, name: sentence, about: sentence.optional() })).default([]),
-  operations: z.array(operation).min(1),
+  assumes: z.record(id, id).default({}),
   links: z.array(link).default([]),
-}).transform((value): PackModule => value)
+}
+
+const wholeModule = z.strictObject({ id, title: sentence, ...moduleParts, operations: z.array(operation).min(1) }).transform((value): PackModule => value)
+
+const adjustments = z.strictObject({
+  moves: z.partialRecord(z.enum(places), z.enum(places)).default({}),
+  operations: z.record(id, override.partial()).default({}),
+  facts: z.record(id, z.strictObject({ name: sentence.optional(), because: sentence.optional() })).default({}),
+  items: z.record(id, z.strictObject({ name: sentence.optional(), goesTo: sentence.optional() })).default({}),
+})
+
+/** `packs/modules/*.yaml` */
+export const moduleFile = z.strictObject({
+  id,
+  title: sentence,
+  from: id.optional(),
+  adjust: adjustments.default({ moves: {}, operations: {}, facts: {}, items: {} }),
+  ...moduleParts,
+  operations: z.array(operation).default([]),
+})
+  .refine(value => value.from !== undefined || value.operations.length > 0, { path: ['operations'], error: 'a module without operations is made from another' })
+  .transform((value): ModuleSource => value)
 
 const positioning = z.strictObject({
   to: z.enum(['ground', 'raised']), title: sentence, minutes: threePoint,
-  tools: z.array(id).default([]), cautions: z.array(id).default([]), takesOff: counts.default({}), when: when.default({}),
+  tools: z.array(id).default([]), cautions: z.array(id).default([]), takesOff: counts.default({}), when: when.default([]),
 }).transform((value): Positioning => value)
 
 const option = z.strictObject({
@@ -132,29 +153,52 @@ const option = z.strictObject({
   school: z.boolean().default(false),
 }).transform((value): PackOption => value)
 
-/** `packs/layouts/*.yaml` */
-export const layoutFile = z.strictObject({
+const reach = z.strictObject({ place: z.enum(places), car: z.enum(['ground', 'raised']), when: when.default([]) }).transform((value): Reach => value)
+
+const layoutParts = {
   id,
   title: sentence,
   version: z.number().int().positive(),
   about: sentence,
-  modules: z.array(id).min(1),
+  fixed: z.record(id, id).default({}),
+  links: z.array(link).default([]),
+}
+
+/** `packs/layouts/*.yaml` */
+export const layoutFile = z.strictObject({
+  ...layoutParts,
+  modules: z.array(z.union([id.transform(each => ({ id: each, when: [] as When })), z.strictObject({ id, when })])).min(1),
+  options: z.array(z.union([id, option])).default([]),
+}).transform((value): LayoutSource => value)
+
+/** `packs/options.yaml` */
+export const optionsFile = z.array(option)
+
+/** `packs/positions.yaml` */
+export const positionsFile = z.strictObject({ positions: z.array(positioning).min(2), reach: z.array(reach).default([]), items: z.array(item).default([]) })
+
+const tool = z.strictObject({ id, name: sentence, size: z.string().optional() })
+const caution = z.strictObject({ id, title: sentence, text: sentence, serious: z.boolean().default(false) })
+
+/** One file that holds a whole layout: what is exported, edited and imported. */
+export const packFile = z.strictObject({
+  ...layoutParts,
   options: z.array(option).default([]),
   positions: z.array(positioning).min(2),
-  reach: z.array(z.strictObject({ place: z.enum(places), car: z.enum(['ground', 'raised']), when: when.default({}) }).transform((value): Reach => value)).default([]),
+  reach: z.array(reach).default([]),
   items: z.array(item).default([]),
-  links: z.array(link).default([]),
-})
+  tools: z.array(tool).default([]),
+  cautions: z.array(caution).default([]),
+  modules: z.array(wholeModule).min(1),
+}).transform((value): Pack => value)
 
 /** `packs/tools.yaml` */
-export const toolsFile = z.array(z.strictObject({ id, name: sentence, size: z.string().optional() }))
+export const toolsFile = z.array(tool)
 
 /** `packs/cautions.yaml` */
-export const cautionsFile = z.array(z.strictObject({ id, title: sentence, text: sentence, serious: z.boolean().default(false) }))
+export const cautionsFile = z.array(caution)
 
 const word = z.union([z.string().transform(one => ({ one })), z.strictObject({ one: z.string(), many: z.string() })])
 
 /** `packs/terms.yaml` */
 export const termsFile = z.record(id, z.strictObject({ us: word, uk: word }))
-
-export type LayoutFile = z.infer<typeof layoutFile>

@@ -2,9 +2,9 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { basename, join, relative } from 'node:path'
 import { parseDocument } from 'yaml'
 import type { ZodType } from 'zod'
-import { cautionsFile, layoutFile, moduleFile, termsFile, toolsFile } from '../contracts/pack-file'
-import { checkPack } from '../core/packs'
-import type { Pack, TermTable } from '../core/packs'
+import { cautionsFile, layoutFile, moduleFile, optionsFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
+import { assemblePack, AssemblyError, checkPack } from '../core/packs'
+import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
 
 /** A pack file that cannot be used. The message gives file, path and reason. */
 export class PackFileError extends Error {
@@ -26,29 +26,36 @@ export interface PackShelf {
  */
 export function loadPacks(folder: string): PackShelf {
   const terms: TermTable = readFile(folder, 'terms.yaml', termsFile)
-  const tools = readFile(folder, 'tools.yaml', toolsFile)
-  const cautions = readFile(folder, 'cautions.yaml', cautionsFile)
   const modules = new Map(yamlFiles(folder, 'modules').map((file) => {
     const module = readFile(folder, file, moduleFile)
     if (module.id !== basename(file, '.yaml')) throw new PackFileError(`packs/${file}`, 'id', `"${module.id}" is not the name of the file`)
     return [module.id, module] as const
   }))
+  const shared: Shelf = {
+    modules, options: readFile(folder, 'options.yaml', optionsFile), ...readFile(folder, 'positions.yaml', positionsFile),
+    tools: readFile(folder, 'tools.yaml', toolsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
+  }
   const packs = new Map<string, Pack>()
   for (const file of yamlFiles(folder, 'layouts')) {
-    const { modules: wanted, ...layout } = readFile(folder, file, layoutFile)
+    const layout = readFile(folder, file, layoutFile)
     if (layout.id !== basename(file, '.yaml')) throw new PackFileError(`packs/${file}`, 'id', `"${layout.id}" is not the name of the file`)
-    const used = wanted.map((id, index) => {
-      const module = modules.get(id)
-      if (!module) throw new PackFileError(`packs/${file}`, `modules[${index}]`, `there is no module "${id}"`)
-      return module
-    })
-    const pack: Pack = { ...layout, modules: used, tools, cautions }
+    const pack = assemble(file, layout, shared)
     const [fault] = checkPack(pack, terms)
     if (fault) throw new PackFileError(`packs/${file}`, fault.path, fault.reason)
     packs.set(pack.id, pack)
   }
   if (packs.size === 0) throw new PackFileError('packs/layouts', '', 'there is no layout')
   return { packs, terms }
+}
+
+function assemble(file: string, layout: LayoutSource, shared: Shelf): Pack {
+  try {
+    return assemblePack(layout, shared)
+  }
+  catch (error) {
+    if (error instanceof AssemblyError) throw new PackFileError(`packs/${file}`, error.path, error.reason)
+    throw error
+  }
 }
 
 function yamlFiles(folder: string, sub: string): string[] {

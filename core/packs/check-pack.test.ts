@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
-import { checkPack, optionCombinations } from './check-pack'
+import { checkPack } from './check-pack'
+import { optionCombinations } from './combinations'
 import type { Pack } from './types'
 
 const reasons = (pack: Pack) => checkPack(pack, {}).map(fault => `${fault.path}: ${fault.reason}`)
@@ -15,9 +16,9 @@ describe('checkPack', () => {
     expect(reasons(coverAndPart())).toEqual([])
   })
   it('finds unknown ids where they stand', () => {
-    expect(changed((pack) => { pack.modules[0]!.operations[0]!.tools = ['wand'] })).toEqual(['modules/only.operations.cover-off: unknown tool "wand"'])
+    expect(changed((pack) => { pack.modules[0]!.operations[0]!.tools = ['wand'] })).toEqual(['modules[only].operations[cover-off]: unknown tool "wand"'])
     expect(changed((pack) => { pack.modules[0]!.links.push(link('cover-off', 'nowhere')) })[0]).toContain('unknown operation "nowhere"')
-    expect(changed((pack) => { pack.modules[0]!.operations[0]!.when = { weather: ['wet'] } })[0]).toContain('unknown option "weather"')
+    expect(changed((pack) => { pack.modules[0]!.operations[0]!.when = [{ weather: ['wet'] }] })[0]).toContain('unknown option "weather"')
     expect(changed((pack) => { pack.modules[0]!.operations[0]!.needs = ['peace'] })[0]).toContain('unknown fact "peace"')
   })
   it('finds an id used twice', () => {
@@ -27,7 +28,7 @@ describe('checkPack', () => {
     expect(changed((pack) => { pack.modules[0]!.operations[0]!.title = 'Lift the {sprocket}' })).toEqual(['modules[only].operations[cover-off].title: the term table has no "{sprocket}"'])
   })
   it('finds a ledger that does not come back to zero', () => {
-    expect(changed((pack) => { pack.modules[0]!.operations[2]!.takesOff = { cover: 1 } })[0]).toContain('items.cover')
+    expect(changed((pack) => { pack.modules[0]!.operations[2]!.takesOff = { cover: 1 } })[0]).toContain('items[cover]')
     expect(changed((pack) => { pack.modules[0]!.operations[2]!.putsBack = { part: 1 } })[0]).toContain('1 put back that nobody took off')
   })
   it('finds a cycle', () => {
@@ -43,7 +44,7 @@ describe('checkPack', () => {
 })
 
 it('counts every combination of options', () => {
-  const option = (id: string, choices: string[]) => ({ id, sentence: `${id} …`, choices: choices.map(choice => ({ id: choice, label: choice })), default: choices[0]! })
+  const option = (id: string, choices: string[]) => ({ id, sentence: `${id} …`, choices: choices.map(choice => ({ id: choice, label: choice })), default: choices[0]!, school: false })
   const pack = smallPack({ operations: [operation('a')] }, { options: [option('x', ['1', '2']), option('y', ['1', '2', '3'])] })
   expect(optionCombinations(pack)).toHaveLength(6)
   expect(new Set(optionCombinations(pack).map(each => JSON.stringify(each))).size).toBe(6)

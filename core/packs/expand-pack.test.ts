@@ -35,8 +35,8 @@ describe('expandPack', () => {
 
 describe('options', () => {
   const pack = smallPack(
-    { operations: [operation('always'), operation('only-new', { when: { part: ['new'] } })], links: [link('only-new', 'always', { when: { part: ['new'] } })] },
-    { options: [{ id: 'part', sentence: 'The part is …', choices: [{ id: 'kept', label: 'kept' }, { id: 'new', label: 'new' }], default: 'kept' }] },
+    { operations: [operation('always'), operation('only-new', { when: [{ part: ['new'] }] })], links: [link('only-new', 'always', { when: [{ part: ['new'] }] })] },
+    { options: [{ id: 'part', sentence: 'The part is …', choices: [{ id: 'kept', label: 'kept' }, { id: 'new', label: 'new' }], default: 'kept', school: false }] },
   )
   it('take their default and leave out what does not apply', () => {
     expect(ids(pack)).toEqual(['always'])

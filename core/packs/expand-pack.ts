@@ -23,7 +23,8 @@ export class PackError extends Error {
  * @throws PackError on an unknown option or choice, and on links that form a cycle (printed as a path)
  */
 export function expandPack(pack: Pack, options: Record<string, string> = {}): Procedure {
-  const chosen = chooseOptions(pack, options)
+  const choices = chooseOptions(pack, options)
+  const chosen = { ...pack.fixed, ...choices }
   const sources = pack.modules.flatMap(module =>
     module.operations.filter(operation => applies(operation.when, chosen)).map(operation => ({ operation, module: module.id })))
 
@@ -52,7 +53,7 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     packId: pack.id,
     packVersion: pack.version,
     title: pack.title,
-    options: chosen,
+    options: choices,
     operations: ordered,
     links,
     positions,
@@ -85,8 +86,8 @@ function withReach(pack: Pack, options: Record<string, string>, operation: Opera
 }
 
 function plainLink(source: LinkSource): Link {
-  const { before, after, kind, because, school } = source
-  return { before, after, kind, because, waitMinutes: source.waitMinutes ?? 0, ...(school ? { school } : {}) }
+  const { before, after, kind, because, school, atOnce } = source
+  return { before, after, kind, because, waitMinutes: source.waitMinutes ?? 0, ...(atOnce ? { atOnce } : {}), ...(school ? { school } : {}) }
 }
 
 function offBeforeBack(operation: Operation): Link {
@@ -104,7 +105,7 @@ function merge(links: Link[]): Link[] {
     const key = `${link.before} ${link.after} ${link.kind}`
     const known = byPair.get(key)
     if (!known) byPair.set(key, link)
-    else if (link.waitMinutes > known.waitMinutes) byPair.set(key, link)
+    else if (link.waitMinutes > known.waitMinutes || (link.atOnce && !known.atOnce)) byPair.set(key, link)
   }
   return [...byPair.values()]
 }

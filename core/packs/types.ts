@@ -19,8 +19,10 @@ export type ItemState = typeof itemStates[number]
 /** Low, likely and high estimate, in minutes. */
 export type ThreePoint = [low: number, likely: number, high: number]
 
-/** Option ids with the choice, or choices, under which a thing applies. All must hold. */
-export type When = Record<string, string[]>
+/** Option ids with the choices under which a thing applies; all must hold. */
+export type Choices = Record<string, string[]>
+/** Under which choices a thing applies: any of the entries will do; an empty list applies always. */
+export type When = Choices[]
 
 export interface OptionChoice { id: string, label: string, about?: string }
 /** A plain sentence with a choice inside. */
@@ -52,7 +54,7 @@ export interface Fact {
 export interface Reach { place: Place, car: CarPosition, when: When }
 
 /** Parts that the drawings know how to draw. */
-export const drawnParts = ['wheels', 'battery', 'intake', 'starter', 'gearbox', 'shafts', 'undertray', 'clutch', 'flywheel', 'stands', 'lift', 'engine-support', 'box-jack'] as const
+export const drawnParts = ['exhaust', 'propshaft', 'transfer-case', 'crossmember', 'subframe', 'wheels', 'battery', 'intake', 'starter', 'gearbox', 'shafts', 'undertray', 'clutch', 'flywheel', 'stands', 'lift', 'engine-support', 'box-jack'] as const
 export type DrawnPart = typeof drawnParts[number]
 
 /** A thing that can be in the ledger; `part` says which part of the drawing shows it. */
@@ -151,6 +153,8 @@ export interface LinkSource {
   because: string
   /** A pause that must pass in between: cure, cool, settle. */
   waitMinutes?: number
+  /** Nothing may come in between. */
+  atOnce?: boolean
   school?: string
   when: When
   /** Whether the refit keeps this reason the other way round, and with which words. */
@@ -166,6 +170,8 @@ export interface PackModule {
   facts: Fact[]
   groups: FastenerGroup[]
   parts: Part[]
+  /** Choices that hold where a layout says nothing of them. */
+  assumes: Record<string, string>
   operations: OperationSource[]
   links: LinkSource[]
 }
@@ -189,6 +195,8 @@ export interface Pack {
   version: number
   about: string
   options: PackOption[]
+  /** Choices that this layout leaves nobody. */
+  fixed: Record<string, string>
   positions: Positioning[]
   reach: Reach[]
   items: LedgerItem[]
@@ -211,6 +219,7 @@ export interface Link {
   kind: LinkKind
   because: string
   waitMinutes: number
+  atOnce?: boolean
   school?: string
 }
 

@@ -4,25 +4,25 @@ import type { LinkSource, OperationSource, Pack, PackModule } from '../../core/p
 export function operation(id: string, change: Partial<OperationSource> = {}): OperationSource {
   return {
     id, title: `Do ${id}`, phase: 'strip', place: 'top', car: 'either', minutes: [1, 2, 4], hands: 1, tools: [], needs: [], gives: [], ends: [],
-    takesOff: {}, putsBack: {}, readings: [], cautions: [], parts: {}, when: {}, refit: { kind: 'none' }, ...change,
+    takesOff: {}, putsBack: {}, readings: [], cautions: [], parts: {}, when: [], refit: { kind: 'none' }, ...change,
   }
 }
 
 /** A link of access with a sentence of its own. */
 export function link(before: string, after: string, change: Partial<LinkSource> = {}): LinkSource {
-  return { before, after, kind: 'access', because: `${before} is in the way of ${after}`, when: {}, mirror: true, ...change }
+  return { before, after, kind: 'access', because: `${before} is in the way of ${after}`, when: [], mirror: true, ...change }
 }
 
 /** A pack of one module, able to raise and lower the car. */
 export function smallPack(module: Partial<PackModule>, change: Partial<Pack> = {}): Pack {
   return {
-    id: 'small', title: 'A small job', version: 1, about: 'For tests', options: [],
+    id: 'small', title: 'A small job', version: 1, about: 'For tests', options: [], fixed: {},
     positions: [
-      { to: 'raised', title: 'Raise it', minutes: [5, 10, 15], tools: [], cautions: [], takesOff: { stands: 2 }, when: {} },
-      { to: 'ground', title: 'Lower it', minutes: [3, 6, 9], tools: [], cautions: [], takesOff: {}, when: {} },
+      { to: 'raised', title: 'Raise it', minutes: [5, 10, 15], tools: [], cautions: [], takesOff: { stands: 2 }, when: [] },
+      { to: 'ground', title: 'Lower it', minutes: [3, 6, 9], tools: [], cautions: [], takesOff: {}, when: [] },
     ],
     reach: [], items: [{ id: 'stands', name: 'Stands', state: 'propped' }],
-    modules: [{ id: 'only', title: 'Only', items: [], facts: [], groups: [], parts: [], operations: [], links: [], ...module }],
+    modules: [{ id: 'only', title: 'Only', items: [], facts: [], groups: [], parts: [], assumes: {}, operations: [], links: [], ...module }],
     links: [], tools: [], cautions: [], ...change,
   }
 }

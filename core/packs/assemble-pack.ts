@@ -1,0 +1,158 @@
+import { both } from './applies'
+import { refitId } from './mirror'
+import type { Caution, Fact, LedgerItem, LinkSource, OperationSource, Pack, PackModule, PackOption, Place, Positioning, Reach, RefitOverride, Tool, When } from './types'
+
+/** What a module changes in the one it is made from. */
+export interface Adjustments {
+  /** Work at one place moves to another. */
+  moves: Partial<Record<Place, Place>>
+  /** By operation id; the refit of `x` is `x.refit`. */
+  operations: Record<string, Partial<RefitOverride>>
+  facts: Record<string, Partial<Pick<Fact, 'name' | 'because'>>>
+  items: Record<string, Partial<Pick<LedgerItem, 'name' | 'goesTo'>>>
+}
+
+/** A module as written: whole, or made from another with changes and additions. */
+export interface ModuleSource extends PackModule { from?: string, adjust: Adjustments }
+
+/** A layout as written, before its modules are put in. */
+export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions'> {
+  modules: { id: string, when: When }[]
+  options: (string | PackOption)[]
+}
+
+/** What all layouts share. */
+export interface Shelf {
+  modules: Map<string, ModuleSource>
+  options: PackOption[]
+  positions: Positioning[]
+  reach: Reach[]
+  items: LedgerItem[]
+  tools: Tool[]
+  cautions: Caution[]
+}
+
+/** A layout that names something the shelf does not hold. */
+export class AssemblyError extends Error {
+  override name = 'AssemblyError'
+  constructor(readonly path: string, readonly reason: string) {
+    super(`${path}: ${reason}`)
+  }
+}
+
+/**
+ * Puts a layout together with its modules into a pack that needs nothing else.
+ * A link of a module to an operation that only modules of other layouts hold is left out.
+ * @throws AssemblyError on an unknown module or option, and on a link to an operation that no module of the shelf holds
+ */
+export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
+  const anywhere = new Set([...shelf.modules.values()].flatMap(module => idsOf(resolve(module, shelf))))
+  const modules = layout.modules.map(({ id, when }, index) => {
+    const source = shelf.modules.get(id)
+    if (!source) throw new AssemblyError(`modules[${index}]`, `there is no module "${id}"`)
+    return under(resolve(source, shelf), when)
+  })
+  const here = new Set(modules.flatMap(idsOf))
+  const options = layout.options.map((option, index) => {
+    if (typeof option !== 'string') return option
+    const shared = shelf.options.find(entry => entry.id === option)
+    if (!shared) throw new AssemblyError(`options[${index}]`, `there is no shared option "${option}"`)
+    return shared
+  })
+  const chosen = new Set(options.map(option => option.id))
+  const fixed = Object.fromEntries(Object.entries(Object.assign({}, ...modules.map(module => module.assumes), layout.fixed) as Record<string, string>).filter(([id]) => !chosen.has(id)))
+  const elsewhere = choicesElsewhere(shelf)
+  const usedTools = new Set<string>()
+  const usedCautions = new Set<string>()
+  for (const operation of [...modules.flatMap(module => module.operations), ...shelf.positions]) {
+    for (const step of [operation, 'refit' in operation && operation.refit.kind === 'mirror' ? operation.refit.override : {}] as { tools?: string[], cautions?: string[] }[]) {
+      for (const tool of step.tools ?? []) usedTools.add(tool)
+      for (const caution of step.cautions ?? []) usedCautions.add(caution)
+    }
+  }
+  return {
+    ...layout, options, fixed,
+    modules: modules.map(module => ({
+      ...module,
+      operations: module.operations.map(operation => ({ ...operation, when: offered(operation.when, options, elsewhere) })),
+      links: module.links.filter((link, index) => belongs(link, here, anywhere, `modules[${module.id}].links[${index}]`))
+        .map(link => ({ ...link, when: offered(link.when, options, elsewhere) })),
+    })),
+    links: layout.links,
+    positions: shelf.positions, reach: shelf.reach, items: shelf.items,
+    tools: shelf.tools.filter(tool => usedTools.has(tool.id)),
+    cautions: shelf.cautions.filter(caution => usedCautions.has(caution.id)),
+  }
+}
+
+/** Choices that other layouts offer or take for granted, as `option=choice`. */
+function choicesElsewhere(shelf: Shelf): Set<string> {
+  return new Set([
+    ...shelf.options.flatMap(option => option.choices.map(choice => `${option.id}=${choice.id}`)),
+    ...[...shelf.modules.values()].flatMap(module => Object.entries(module.assumes).map(([option, choice]) => `${option}=${choice}`)),
+  ])
+}
+
+/** Leaves out the choices that this layout does not offer, though another does. What nobody offers stays, to be found as a fault. */
+function offered(when: When, options: PackOption[], elsewhere: Set<string>): When {
+  return when.map(entry => Object.fromEntries(Object.entries(entry).map(([id, choices]) => {
+    const option = options.find(each => each.id === id)
+    return [id, option ? choices.filter(choice => option.choices.some(each => each.id === choice) || !elsewhere.has(`${id}=${choice}`)) : choices]
+  })))
+}
+
+function belongs(link: LinkSource, here: Set<string>, anywhere: Set<string>, path: string): boolean {
+  for (const id of [link.before, link.after]) if (!anywhere.has(id)) throw new AssemblyError(path, `unknown operation "${id}"`)
+  return here.has(link.before) && here.has(link.after)
+}
+
+function idsOf(module: PackModule): string[] {
+  return module.operations.flatMap(({ id, refit }) => refit.kind === 'mirror' ? [id, refitId(id)] : [id])
+}
+
+/** A module with everything that it takes over from the one it is made from. */
+function resolve(source: ModuleSource, shelf: Shelf): PackModule {
+  const { from, adjust, ...own } = source
+  if (from === undefined) return own
+  const parent = shelf.modules.get(from)
+  if (!parent) throw new AssemblyError(`modules[${source.id}].from`, `there is no module "${from}"`)
+  const base = resolve(parent, shelf)
+  const known = new Set(idsOf(base))
+  for (const id of Object.keys(adjust.operations)) if (!known.has(id)) throw new AssemblyError(`modules[${source.id}].adjust.operations`, `unknown operation "${id}"`)
+  const replaced = new Set(own.operations.map(operation => operation.id))
+  return {
+    id: own.id, title: own.title,
+    assumes: { ...base.assumes, ...own.assumes },
+    items: [...base.items.map(item => ({ ...item, ...adjust.items[item.id] })), ...own.items],
+    facts: [...base.facts.map(fact => ({ ...fact, ...adjust.facts[fact.id] })), ...own.facts],
+    groups: [...base.groups, ...own.groups],
+    parts: [...base.parts, ...own.parts],
+    operations: [...base.operations.filter(operation => !replaced.has(operation.id)).map(operation => adjusted(operation, adjust)), ...own.operations],
+    links: [...base.links, ...own.links],
+  }
+}
+
+function adjusted(operation: OperationSource, { moves, operations }: Adjustments): OperationSource {
+  const { refit } = operation
+  return {
+    ...operation, place: moves[operation.place] ?? operation.place, ...operations[operation.id],
+    refit: refit.kind !== 'mirror' ? refit : {
+      kind: 'mirror',
+      override: {
+        ...refit.override,
+        ...(refit.override.place ? { place: moves[refit.override.place] ?? refit.override.place } : {}),
+        ...operations[refitId(operation.id)],
+      },
+    },
+  }
+}
+
+/** A module whose work and links apply only under `when`. */
+function under(module: PackModule, when: When): PackModule {
+  if (when.length === 0) return module
+  return {
+    ...module,
+    operations: module.operations.map(operation => ({ ...operation, when: both(operation.when, when) })),
+    links: module.links.map(link => ({ ...link, when: both(link.when, when) })),
+  }
+}

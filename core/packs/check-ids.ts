@@ -1,0 +1,85 @@
+import type { PackFault } from './check-pack'
+import { refitId } from './mirror'
+import type { OperationSource, Pack, When } from './types'
+
+/** Ids that stand twice, and ids that lead nowhere. */
+export function checkIds(pack: Pack): PackFault[] {
+  return [...repeatedIds(pack), ...unknownIds(pack)]
+}
+
+function repeatedIds(pack: Pack): PackFault[] {
+  const inModules = (kind: 'items' | 'facts' | 'groups' | 'parts' | 'operations') =>
+    pack.modules.flatMap(module => module[kind].map(({ id }) => ({ path: `modules[${module.id}].${kind}[${id}]`, id })))
+  const kinds: [string, { path: string, id: string }[]][] = [
+    ['module', pack.modules.map(({ id }) => ({ path: `modules[${id}]`, id }))],
+    ['operation', inModules('operations')],
+    ['item', [...pack.items.map(({ id }) => ({ path: `items[${id}]`, id })), ...inModules('items')]],
+    ['fact', inModules('facts')],
+    ['group', inModules('groups')],
+    ['part', inModules('parts')],
+    ['option', pack.options.map(({ id }) => ({ path: `options[${id}]`, id }))],
+  ]
+  return kinds.flatMap(([kind, entries]) => entries
+    .filter((entry, index) => entries.findIndex(other => other.id === entry.id) < index)
+    .map(({ path, id }) => ({ path, reason: `the ${kind} "${id}" stands twice` })))
+}
+
+function unknownIds(pack: Pack): PackFault[] {
+  const operations = pack.modules.flatMap(module => module.operations)
+  const operationIds = new Set(operations.flatMap(({ id, refit }) => refit.kind === 'mirror' ? [id, refitId(id)] : [id]))
+  const idsOf = (entries: { id: string }[]) => new Set(entries.map(({ id }) => id))
+  const items = idsOf([...pack.items, ...pack.modules.flatMap(module => module.items)])
+  const facts = idsOf(pack.modules.flatMap(module => module.facts))
+  const groups = idsOf(pack.modules.flatMap(module => module.groups))
+  const parts = idsOf(pack.modules.flatMap(module => module.parts))
+  const tools = idsOf(pack.tools)
+  const cautions = idsOf(pack.cautions)
+  const faults: PackFault[] = []
+  const want = (path: string, kind: string, known: Set<string>, ids: (string | undefined)[]) => {
+    for (const id of ids) if (id !== undefined && !known.has(id)) faults.push({ path, reason: `unknown ${kind} "${id}"` })
+  }
+  const wantWhen = (path: string, when: When) => {
+    for (const [id, choices] of when.flatMap(entry => Object.entries(entry))) {
+      const option = pack.options.find(entry => entry.id === id)
+      if (option) want(`${path}.when`, `choice of ${id}`, idsOf(option.choices), choices)
+      else if (!(id in pack.fixed)) faults.push({ path: `${path}.when`, reason: `unknown option "${id}"` })
+    }
+  }
+  for (const option of pack.options) want(`options[${option.id}].default`, 'choice', idsOf(option.choices), [option.default])
+  for (const module of pack.modules) {
+    for (const operation of module.operations) {
+      const path = `modules[${module.id}].operations[${operation.id}]`
+      const override = operation.refit.kind === 'mirror' ? operation.refit.override : undefined
+      want(path, 'item', items, [...Object.keys(operation.takesOff), ...Object.keys(operation.putsBack), ...Object.keys(override?.takesOff ?? {})])
+      want(path, 'part', parts, [...Object.keys(operation.parts), ...Object.keys(override?.parts ?? {})])
+      want(path, 'fact', facts, [...factsOf(operation), ...factsOf(override ?? {})])
+      want(path, 'tool', tools, [...operation.tools, ...override?.tools ?? []])
+      want(path, 'caution', cautions, [...operation.cautions, ...override?.cautions ?? []])
+      want(path, 'fastener group', groups, [operation.figure, override?.figure, groupOf(operation), groupOf(override ?? {})])
+      if (operation.refit.kind === 'by') want(`${path}.refit`, 'operation', operationIds, [operation.refit.operation])
+      wantWhen(path, operation.when)
+    }
+  }
+  for (const { path, links } of [...pack.modules.map(module => ({ path: `modules[${module.id}].links`, links: module.links })), { path: 'links', links: pack.links }]) {
+    for (const [index, link] of links.entries()) {
+      want(`${path}[${index}]`, 'operation', operationIds, [link.before, link.after])
+      wantWhen(`${path}[${index}]`, link.when)
+    }
+  }
+  for (const [index, entry] of pack.positions.entries()) {
+    want(`positions[${index}]`, 'item', items, Object.keys(entry.takesOff))
+    want(`positions[${index}]`, 'tool', tools, entry.tools)
+    want(`positions[${index}]`, 'caution', cautions, entry.cautions)
+    wantWhen(`positions[${index}]`, entry.when)
+  }
+  for (const [index, entry] of pack.reach.entries()) wantWhen(`reach[${index}]`, entry.when)
+  return faults
+}
+
+function factsOf(operation: Partial<Pick<OperationSource, 'needs' | 'gives' | 'ends'>>): string[] {
+  return [...operation.needs ?? [], ...operation.gives ?? [], ...operation.ends ?? []]
+}
+
+function groupOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {
+  return operation.activity?.kind === 'tighten' ? operation.activity.group : undefined
+}
