@@ -16,8 +16,28 @@ const pass = z.strictObject({
   order: z.array(z.number().int().min(0)).min(3).max(24),
 })
 
-/** What a device may post about a job. Opening it and planning it are done by the server. */
+const pin = z.strictObject({ stepId, after: stepId.nullable() })
+
+/** Minutes of the day from and to, and the weekdays worked, 0 for Sunday. */
+export const workingHours = z.strictObject({
+  fromMinute: z.number().int().min(0).max(1440),
+  toMinute: z.number().int().min(0).max(1440),
+  weekdays: z.array(z.number().int().min(0).max(6)).min(1, 'At least one day is worked.').max(7),
+}).refine(hours => hours.toMinute - hours.fromMinute >= 15, { path: ['toMinute'], error: 'Working hours end after they begin.' })
+
+/** What a job is planned for. */
+export const circumstances = z.strictObject({
+  helper: z.strictObject({ from: instant, to: instant }).nullable(),
+  hours: workingHours.nullable(),
+  arrivals: z.array(z.strictObject({ partId: z.string().min(1).max(120), at: instant })).max(60),
+  pins: z.array(pin).max(200),
+})
+
+export const utcOffset = z.number().int().min(-840).max(840)
+
+/** What a device may post about a job. Opening it, planning it and switching its options are done by the server. */
 export const payloads = {
+  'plan-changed': z.strictObject({ circumstances, order: z.array(stepId).max(400), at: instant, utcOffsetMinutes: utcOffset, lowerBoundMinutes: z.number().min(0), proven: z.boolean() }),
   'step-done': z.strictObject({ stepId }),
   'note-added': z.strictObject({ stepId: stepId.nullable(), text: words(2000) }),
   'reading-taken': z.strictObject({ stepId, readingId: z.string().min(1).max(120), value: z.union([z.number(), words(120)]), unit: z.string().max(12).nullable() }),
@@ -44,7 +64,7 @@ export const payloads = {
   'handed-over': z.strictObject({ to: words(120), odometerKm: odometer.nullable() }),
   'called-off': z.strictObject({ reason: words(300) }),
   'undone': z.strictObject({ eventId: uuid }),
-} satisfies { [T in Exclude<EventType, 'job-opened' | 'plan-made'>]: z.ZodType<EventPayloads[T]> }
+} satisfies { [T in Exclude<EventType, 'job-opened' | 'plan-made' | 'options-switched'>]: z.ZodType<EventPayloads[T]> }
 
 export type PostableType = keyof typeof payloads
 

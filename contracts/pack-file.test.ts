@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { layoutFile, moduleFile } from './pack-file'
+import { moduleFile, optionsFile } from './pack-file'
 
 const operation = { id: 'a', title: 'Do it', phase: 'strip', place: 'top', car: 'either', minutes: [1, 2, 3] }
 const module = (change: object, more: object = {}) => moduleFile.safeParse({ id: 'm', title: 'Module', operations: [{ ...operation, ...change }], ...more })
@@ -7,7 +7,7 @@ const problem = (result: ReturnType<typeof module>) => result.success ? null : `
 
 describe('operations', () => {
   it('fill in what is left out', () => {
-    expect(module({}).data!.operations[0]).toMatchObject({ hands: 1, tools: [], takesOff: {}, when: {}, refit: { kind: 'none' } })
+    expect(module({}).data!.operations[0]).toMatchObject({ hands: 1, tools: [], takesOff: {}, when: [], refit: { kind: 'none' } })
   })
   it('read the three ways of a refit', () => {
     const refitOf = (refit: unknown) => module({ takesOff: { x: 1 }, refit }).data!.operations[0]!.refit
@@ -16,7 +16,7 @@ describe('operations', () => {
     expect(problem(module({ takesOff: { x: 1 } }))).toContain('needs a refit')
   })
   it('take one choice or several', () => {
-    expect(module({ when: { lift: 'stands', slave: ['aside', 'opened'] } }).data!.operations[0]!.when).toEqual({ lift: ['stands'], slave: ['aside', 'opened'] })
+    expect(module({ when: { lift: 'stands', slave: ['aside', 'opened'] } }).data!.operations[0]!.when).toEqual([{ lift: ['stands'], slave: ['aside', 'opened'] }])
   })
   it.each([
     [{ minutes: [3, 2, 1] }, 'operations.0.minutes: low, likely and high'], [{ minutes: [1, 2] }, 'operations.0.minutes'], [{ hands: 3 }, 'operations.0.hands'],
@@ -43,9 +43,13 @@ describe('links', () => {
 })
 
 it('wants a choice inside an option’s sentence', () => {
-  const layout = {
-    id: 'l', title: 'Layout', version: 1, about: 'About it', modules: ['m'], positions: [{ to: 'raised', title: 'Raise it', minutes: [1, 2, 3] }, { to: 'ground', title: 'Lower it', minutes: [1, 2, 3] }],
-    options: [{ id: 'o', sentence: 'The slave is what', choices: [{ id: 'a', label: 'this' }, { id: 'b', label: 'that' }], default: 'a' }],
-  }
-  expect(layoutFile.safeParse(layout).error!.issues[0]!.path).toEqual(['options', 0, 'sentence'])
+  const option = { id: 'o', sentence: 'The slave is what', choices: [{ id: 'a', label: 'this' }, { id: 'b', label: 'that' }], default: 'a' }
+  expect(optionsFile.safeParse([option]).error!.issues[0]!.path).toEqual([0, 'sentence'])
+})
+it('writes one reason between several steps once', () => {
+  const result = module({}, { links: [{ before: ['a', 'b'], after: ['c', 'd'], kind: 'habit', because: 'Test first.' }] })
+  expect(result.data!.links.map(link => `${link.before} ${link.after}`)).toEqual(['a c', 'a d', 'b c', 'b d'])
+})
+it('takes alternatives of choices', () => {
+  expect(module({ when: [{ lift: 'stands' }, { slave: 'opened' }] }).data!.operations[0]!.when).toEqual([{ lift: ['stands'] }, { slave: ['opened'] }])
 })

@@ -6,7 +6,7 @@ import { drawnParts, itemStates, linkKinds, phases, places } from '../core/packs
 /** The files a pack is written in. Unknown keys are refused, so that a slip of the pen is not passed over. */
 
 const id = z.string().regex(/^[a-z0-9]+(?:[-.][a-z0-9]+)*$/, 'ids are lower case words joined by hyphens')
-const sentence = z.string().trim().min(3, 'a sentence is wanted')
+const sentence = z.string({ error: 'a sentence is wanted' }).trim().min(3, 'a sentence is wanted')
 const threePoint = z.tuple([z.number().positive(), z.number().positive(), z.number().positive()])
   .refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order')
 const counts = z.record(id, z.number().int().positive())
@@ -86,9 +86,12 @@ const operation = z.strictObject({
     { path: ['refit'], error: 'what the strip takes off needs a refit, or the step that puts it back' })
   .transform((value): OperationSource => value)
 
+const ends = z.union([id.transform(one => [one]), z.array(id).min(1)])
+
+/** A link, or the same reason between several steps at once. */
 const link = z.strictObject({
-  before: id,
-  after: id,
+  before: ends,
+  after: ends,
   kind: z.enum(linkKinds),
   because: sentence,
   wait: z.number().positive().optional(),
@@ -97,11 +100,12 @@ const link = z.strictObject({
   when: when.default([]),
   mirror: z.boolean().optional(),
   mirrorBecause: sentence.optional(),
-}).transform(({ wait, mirror, ...rest }): LinkSource => ({
-  ...rest,
+}).transform(({ before, after, wait, mirror, ...rest }): LinkSource[] => before.flatMap(one => after.map(other => ({
+  before: one, after: other, ...rest,
   ...(wait ? { waitMinutes: wait } : {}),
   mirror: mirror ?? (rest.kind === 'physical' || rest.kind === 'access'),
-}))
+}))))
+const links = z.array(link).default([]).transform(list => list.flat())
 
 const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional() })
 
@@ -116,10 +120,11 @@ const moduleParts = {
   })).default([]),
   parts: z.array(z.strictObject({ id, name: sentence, about: sentence.optional() })).default([]),
   assumes: z.record(id, id).default({}),
-  links: z.array(link).default([]),
+  links,
 }
 
-const wholeModule = z.strictObject({ id, title: sentence, ...moduleParts, operations: z.array(operation).min(1) }).transform((value): PackModule => value)
+const { assumes: _assumes, ...wholeParts } = moduleParts
+const wholeModule = z.strictObject({ id, title: sentence, ...wholeParts, operations: z.array(operation).min(1) }).transform((value): PackModule => ({ ...value, assumes: {} }))
 
 const adjustments = z.strictObject({
   moves: z.partialRecord(z.enum(places), z.enum(places)).default({}),
@@ -148,7 +153,7 @@ const positioning = z.strictObject({
 const option = z.strictObject({
   id,
   sentence: sentence.regex(/…/, 'the sentence holds … where the choice stands'),
-  choices: z.array(z.strictObject({ id, label: sentence, about: sentence.optional() })).min(2),
+  choices: z.array(z.strictObject({ id, label: sentence, about: sentence.optional(), hands: z.literal([1, 2]).optional() })).min(2),
   default: id,
   school: z.boolean().default(false),
 }).transform((value): PackOption => value)
@@ -160,13 +165,13 @@ const layoutParts = {
   title: sentence,
   version: z.number().int().positive(),
   about: sentence,
-  fixed: z.record(id, id).default({}),
-  links: z.array(link).default([]),
+  links,
 }
 
 /** `packs/layouts/*.yaml` */
 export const layoutFile = z.strictObject({
   ...layoutParts,
+  fixed: z.record(id, id).default({}),
   modules: z.array(z.union([id.transform(each => ({ id: each, when: [] as When })), z.strictObject({ id, when })])).min(1),
   options: z.array(z.union([id, option])).default([]),
 }).transform((value): LayoutSource => value)

@@ -60,7 +60,7 @@ export async function openJob(db: Database, garageId: string, packs: Map<string,
   const pack = packs.get(request.packId)
   if (!pack) throw new Refused(422, [{ path: 'packId', reason: `There is no layout "${request.packId}".` }])
   const procedure = expandOrRefuse(pack, request.options)
-  const plan = planJob(procedure, { helper: procedure.options.helper === 'helper' })
+  const plan = planJob(procedure, planSetting(circumstances, procedure.hands, clock))
   return db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${garageId}))`)
     const store = forGarage(tx, garageId)

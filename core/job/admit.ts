@@ -1,6 +1,8 @@
 import { figureProblem, nextBolt } from '../fasteners'
+import { OrderError } from '../sequence'
 import { tryCompleteActivity } from './activity'
 import { blockersOf } from './blockers'
+import { changedPlan } from './change-plan'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
 import { openBeforeHandover, openEntries } from './ledger'
@@ -29,6 +31,32 @@ function bleedingOf(state: JobState, stepId: string): Refusal | null {
 
 const judges: Judges = {
   'job-opened': state => state.jobId ? refuse('type', 'The job is open already.') : null,
+  'options-switched': (state, { payload }) => {
+    const lost = Object.keys(state.done).find((id) => {
+      const before = state.procedure?.operations.find(entry => entry.id === id)
+      const after = payload.procedure.operations.find(entry => entry.id === id)
+      return before && (!after || JSON.stringify([before.takesOff, before.putsBack]) !== JSON.stringify([after.takesOff, after.putsBack]))
+    })
+    return lost === undefined ? null : refuse('options', `This is done already and the other way has no place for it: ${state.procedure!.operations.find(entry => entry.id === lost)!.title}`)
+  },
+  'plan-changed': (state, { payload }) => {
+    if (!state.plan) return refuse('type', 'The job has no plan yet.')
+    const { helper, arrivals } = payload.circumstances
+    if (helper && Date.parse(helper.to) <= Date.parse(helper.from)) return refuse('payload.circumstances.helper.to', 'The helper leaves before coming.')
+    const unknown = arrivals.find(arrival => !state.procedure!.parts.some(part => part.id === arrival.partId))
+    if (unknown) return refuse('payload.circumstances.arrivals', `This job uses no part "${unknown.partId}".`)
+    const stranger = payload.order.find(id => !state.procedure!.operations.some(operation => operation.id === id))
+    if (stranger !== undefined) return refuse('payload.order', `The plan of this job has no step "${stranger}".`)
+    try {
+      changedPlan(state, payload)
+      return null
+    }
+    catch (error) {
+      if (error instanceof OrderError) return refuse('payload.order', error.because)
+      if (error instanceof RangeError) return refuse('payload.circumstances', error.message)
+      throw error
+    }
+  },
   'step-done': (state, { payload: { stepId } }) => {
     const unknown = unknownStep(state, stepId)
     if (unknown) return unknown

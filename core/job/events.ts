@@ -1,6 +1,7 @@
 import type { Figure, TighteningPass } from '../fasteners'
 import type { Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
+import type { Circumstances, PlanClock } from './circumstances'
 
 export type GearResult = 'clean' | 'stiff' | 'noisy' | 'refuses'
 export type PedalFeel = 'soft' | 'better' | 'firm'
@@ -27,8 +28,12 @@ export interface EventPayloads {
     pumpTest: { result: PumpResult, strokes: number | null }
     odometerKm: number | null
   }
-  /** The work and its order; a later one replaces it. */
-  'plan-made': { procedure: Procedure, plan: Plan }
+  /** The work and its order. */
+  'plan-made': { procedure: Procedure, plan: Plan, circumstances?: Circumstances, clock?: PlanClock }
+  /** Another way of doing it: other work, planned on from the steps done. */
+  'options-switched': { procedure: Procedure, plan: Plan, circumstances: Circumstances, clock: PlanClock }
+  /** The same work in another order, or under other circumstances. `order` holds the operations not yet done. */
+  'plan-changed': { circumstances: Circumstances, order: string[], at: string, utcOffsetMinutes: number, lowerBoundMinutes: number, proven: boolean }
   'step-done': { stepId: string }
   'note-added': { stepId: string | null, text: string }
   'reading-taken': { stepId: string, readingId: string, value: number | string, unit: string | null }

@@ -1,5 +1,8 @@
+import { changedPlan } from './change-plan'
+import { noCircumstances } from './circumstances'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
+import { pastOf } from './past'
 import type { JobState } from './state'
 import { applyStepDone } from './step-done'
 import { stopTimer } from './timers'
@@ -9,7 +12,7 @@ export function emptyJob(): JobState {
   return {
     jobId: null, number: 0, vehicle: null,
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
-    procedure: null, plan: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
+    procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
     notes: [], readings: [], timers: {}, troubles: [], figures: {}, runs: [], bleeding: {}, gears: {},
     breakIn: null, leftOpen: {}, handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
@@ -42,10 +45,22 @@ const appliers: Appliers = {
     const { number, vehicle, complaint, pumpTest, odometerKm } = payload
     Object.assign(state, { jobId, number, vehicle, complaint, pumpTest, odometerKm, openedAt: deviceTime })
   },
-  'plan-made': (state, { payload }) => {
+  'plan-made': (state, { payload, deviceTime }) => {
     state.procedure = payload.procedure
     state.plan = payload.plan
+    state.circumstances = payload.circumstances ?? noCircumstances
+    state.clock = payload.clock ?? { at: deviceTime, minutes: 0, utcOffsetMinutes: 0 }
     state.facts = payload.procedure.facts.filter(fact => fact.initially).map(fact => fact.id)
+  },
+  'options-switched': (state, { payload }) => {
+    const known = new Set(state.procedure?.facts.map(fact => fact.id))
+    state.facts = [...state.facts, ...payload.procedure.facts.filter(fact => fact.initially && !known.has(fact.id)).map(fact => fact.id)]
+    Object.assign(state, { procedure: payload.procedure, plan: payload.plan, circumstances: payload.circumstances, clock: payload.clock })
+  },
+  'plan-changed': (state, { payload }) => {
+    state.plan = changedPlan(state, payload)
+    state.circumstances = payload.circumstances
+    state.clock = { at: payload.at, utcOffsetMinutes: payload.utcOffsetMinutes, minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0 }
   },
   'step-done': applyStepDone,
   'note-added': (state, { payload, deviceTime, personId }) => {

@@ -1,6 +1,7 @@
 import type { Figure, TighteningPass } from '../fasteners'
 import type { CarPosition, Place, Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
+import type { Circumstances, PlanClock } from './circumstances'
 import type { EventPayloads, GearResult, PedalFeel, PumpResult, Vehicle } from './events'
 
 export interface DoneRecord { at: string, personId: string, eventId: string }
@@ -52,6 +53,9 @@ export interface JobState {
   openedAt: string | null
   procedure: Procedure | null
   plan: Plan | null
+  circumstances: Circumstances
+  /** Where the plan lies on the wall clock. */
+  clock: PlanClock | null
   done: Record<string, DoneRecord>
   /** Item id → how many are off, open, unplugged, slack or propped. Items at zero are not listed. */
   ledger: Record<string, number>

@@ -5,6 +5,7 @@ import { stepView } from './steps'
 
 /** Acts that undo takes back one by one. What opened the job, and its plan, stay. */
 const undoable: EventType[] = [
+  'plan-changed', 'options-switched',
   'step-done', 'note-added', 'reading-taken', 'timer-started', 'timer-stopped', 'trouble-raised', 'trouble-cleared', 'figure-named',
   'run-started', 'bolt-turned', 'run-dropped', 'bleed-opened', 'stroke-counted', 'rest-started', 'pedal-judged', 'gear-tried',
   'break-in-set', 'odometer-read', 'left-open', 'handed-over', 'called-off',
@@ -18,6 +19,7 @@ export function lastUndoable(events: JobEvent[]): JobEvent | null {
 /** An act in a few words, as shown when it is undone. */
 export function describeEvent(event: JobEvent, events: JobEvent[]): string {
   const named: Partial<Record<EventType, string>> = {
+    'plan-changed': 'Change of the plan', 'options-switched': 'Another way of doing it',
     'note-added': 'Note', 'reading-taken': 'Reading', 'timer-started': 'Timer start', 'timer-stopped': 'Timer stop',
     'trouble-raised': 'Trouble', 'trouble-cleared': 'Trouble cleared', 'figure-named': 'Figure', 'run-started': 'Run start',
     'bolt-turned': 'Bolt', 'run-dropped': 'Run stopped', 'bleed-opened': 'Bleeding start', 'stroke-counted': 'Stroke', 'rest-started': 'Rest',

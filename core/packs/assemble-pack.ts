@@ -17,6 +17,8 @@ export interface ModuleSource extends PackModule { from?: string, adjust: Adjust
 
 /** A layout as written, before its modules are put in. */
 export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions'> {
+  /** Choices that this layout leaves nobody. */
+  fixed: Record<string, string>
   modules: { id: string, when: When }[]
   options: (string | PackOption)[]
 }
@@ -42,48 +44,43 @@ export class AssemblyError extends Error {
 
 /**
  * Puts a layout together with its modules into a pack that needs nothing else.
- * A link of a module to an operation that only modules of other layouts hold is left out.
+ * Work that the layout's fixed choices rule out is left out, and so are links of a module to operations
+ * that only modules of other layouts hold.
  * @throws AssemblyError on an unknown module or option, and on a link to an operation that no module of the shelf holds
  */
 export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
   const anywhere = new Set([...shelf.modules.values()].flatMap(module => idsOf(resolve(module, shelf))))
-  const modules = layout.modules.map(({ id, when }, index) => {
+  const wanted = layout.modules.map(({ id, when }, index) => {
     const source = shelf.modules.get(id)
     if (!source) throw new AssemblyError(`modules[${index}]`, `there is no module "${id}"`)
     return under(resolve(source, shelf), when)
   })
-  const here = new Set(modules.flatMap(idsOf))
   const options = layout.options.map((option, index) => {
     if (typeof option !== 'string') return option
     const shared = shelf.options.find(entry => entry.id === option)
     if (!shared) throw new AssemblyError(`options[${index}]`, `there is no shared option "${option}"`)
     return shared
   })
-  const chosen = new Set(options.map(option => option.id))
-  const fixed = Object.fromEntries(Object.entries(Object.assign({}, ...modules.map(module => module.assumes), layout.fixed) as Record<string, string>).filter(([id]) => !chosen.has(id)))
-  const elsewhere = choicesElsewhere(shelf)
-  const usedTools = new Set<string>()
-  const usedCautions = new Set<string>()
-  for (const operation of [...modules.flatMap(module => module.operations), ...shelf.positions]) {
-    for (const step of [operation, 'refit' in operation && operation.refit.kind === 'mirror' ? operation.refit.override : {}] as { tools?: string[], cautions?: string[] }[]) {
-      for (const tool of step.tools ?? []) usedTools.add(tool)
-      for (const caution of step.cautions ?? []) usedCautions.add(caution)
-    }
-  }
+  const settle = settler(options, { ...Object.assign({}, ...wanted.map(module => module.assumes)), ...layout.fixed }, choicesElsewhere(shelf))
+  const worked = wanted.map(module => ({ ...module, operations: module.operations.flatMap(operation => settle(operation)) }))
+  const here = new Set(worked.flatMap(idsOf))
+  const modules = worked.filter(module => module.operations.length > 0).map((module): PackModule => {
+    const links = module.links.filter((link, index) => belongs(link, here, anywhere, `modules[${module.id}].links[${index}]`)).flatMap(link => settle(link))
+    return { ...module, assumes: {}, links }
+  })
+  const steps = [...modules.flatMap(module => module.operations), ...shelf.positions] as Step[]
+  const used = (kind: 'tools' | 'cautions') => new Set(steps.flatMap(step => [...step[kind], ...step.refit?.kind === 'mirror' ? step.refit.override[kind] ?? [] : []]))
+  const [tools, cautions] = [used('tools'), used('cautions')]
+  const { fixed: _fixed, ...rest } = layout
   return {
-    ...layout, options, fixed,
-    modules: modules.map(module => ({
-      ...module,
-      operations: module.operations.map(operation => ({ ...operation, when: offered(operation.when, options, elsewhere) })),
-      links: module.links.filter((link, index) => belongs(link, here, anywhere, `modules[${module.id}].links[${index}]`))
-        .map(link => ({ ...link, when: offered(link.when, options, elsewhere) })),
-    })),
-    links: layout.links,
+    ...rest, options, modules, links: layout.links.flatMap(link => settle(link)),
     positions: shelf.positions, reach: shelf.reach, items: shelf.items,
-    tools: shelf.tools.filter(tool => usedTools.has(tool.id)),
-    cautions: shelf.cautions.filter(caution => usedCautions.has(caution.id)),
+    tools: shelf.tools.filter(tool => tools.has(tool.id)),
+    cautions: shelf.cautions.filter(caution => cautions.has(caution.id)),
   }
 }
+
+type Step = Pick<OperationSource, 'tools' | 'cautions'> & Partial<Pick<OperationSource, 'refit'>>
 
 /** Choices that other layouts offer or take for granted, as `option=choice`. */
 function choicesElsewhere(shelf: Shelf): Set<string> {
@@ -93,12 +90,30 @@ function choicesElsewhere(shelf: Shelf): Set<string> {
   ])
 }
 
-/** Leaves out the choices that this layout does not offer, though another does. What nobody offers stays, to be found as a fault. */
-function offered(when: When, options: PackOption[], elsewhere: Set<string>): When {
-  return when.map(entry => Object.fromEntries(Object.entries(entry).map(([id, choices]) => {
-    const option = options.find(each => each.id === id)
-    return [id, option ? choices.filter(choice => option.choices.some(each => each.id === choice) || !elsewhere.has(`${id}=${choice}`)) : choices]
-  })))
+/**
+ * Settles what the layout leaves nobody to choose: an entry that its fixed choices rule out is dropped, an option they decide
+ * is no longer asked. Choices that only other layouts offer are left out; what nobody offers stays, to be found as a fault.
+ * @returns a function that gives the thing with what is left of its `when`, or nothing when it never applies
+ */
+function settler(options: PackOption[], fixed: Record<string, string>, elsewhere: Set<string>) {
+  return <T extends { when: When }>(thing: T): T[] => {
+    if (thing.when.length === 0) return [thing]
+    const when = thing.when.flatMap((entry): When => {
+      const left: Record<string, string[]> = {}
+      for (const [id, choices] of Object.entries(entry)) {
+        const option = options.find(each => each.id === id)
+        if (!option && id in fixed) {
+          if (!choices.includes(fixed[id]!)) return []
+          continue
+        }
+        left[id] = option ? choices.filter(choice => option.choices.some(each => each.id === choice) || !elsewhere.has(`${id}=${choice}`)) : choices
+        if (left[id].length === 0) return []
+      }
+      return [left]
+    })
+    if (when.length === 0) return []
+    return [{ ...thing, when: when.some(entry => Object.keys(entry).length === 0) ? [] : when }]
+  }
 }
 
 function belongs(link: LinkSource, here: Set<string>, anywhere: Set<string>, path: string): boolean {

@@ -42,7 +42,7 @@ function unknownIds(pack: Pack): PackFault[] {
     for (const [id, choices] of when.flatMap(entry => Object.entries(entry))) {
       const option = pack.options.find(entry => entry.id === id)
       if (option) want(`${path}.when`, `choice of ${id}`, idsOf(option.choices), choices)
-      else if (!(id in pack.fixed)) faults.push({ path: `${path}.when`, reason: `unknown option "${id}"` })
+      else faults.push({ path: `${path}.when`, reason: `unknown option "${id}"` })
     }
   }
   for (const option of pack.options) want(`options[${option.id}].default`, 'choice', idsOf(option.choices), [option.default])

@@ -40,7 +40,7 @@ function unbalanced(pack: Pack): PackFault[] {
   return [...entries].flatMap(([item, list]) => {
     const relevant = optionsIn(list.map(entry => entry.when))
     for (const choices of combinationsOf(pack, relevant)) {
-      const count = list.reduce((sum, entry) => sum + (applies(entry.when, { ...pack.fixed, ...choices }) ? entry.net : 0), 0)
+      const count = list.reduce((sum, entry) => sum + (applies(entry.when, choices) ? entry.net : 0), 0)
       if (count === 0) continue
       return [{ path: pathOfItem(pack, item), reason: (count > 0 ? `${count} taken off and never put back` : `${-count} put back that nobody took off`) + label(choices, relevant) }]
     }
@@ -60,9 +60,8 @@ function unreachable(pack: Pack): PackFault[] {
     const givers = possible.filter(({ operation }) => operation.gives.includes(fact.id))
     const relevant = optionsIn([...needers, ...givers].map(entry => entry.when))
     for (const choices of combinationsOf(pack, relevant)) {
-      const all = { ...pack.fixed, ...choices }
-      const needer = needers.find(({ when }) => applies(when, all))
-      if (needer && !givers.some(({ when }) => applies(when, all))) {
+      const needer = needers.find(({ when }) => applies(when, choices))
+      if (needer && !givers.some(({ when }) => applies(when, choices))) {
         return [{ path: `modules[${needer.operation.module}].operations[${needer.operation.undoes ?? needer.operation.id}].needs`, reason: `nothing brings about "${fact.id}"${label(choices, relevant)}` }]
       }
     }
@@ -78,8 +77,7 @@ function idle(pack: Pack, links: PossibleLink[]): PackFault[] {
       const reasons = links.filter(link => link.before === operation.id && link.after !== refitId(operation.id))
       const relevant = optionsIn([operation.when, ...reasons.map(link => link.when)])
       for (const choices of combinationsOf(pack, relevant)) {
-        const all = { ...pack.fixed, ...choices }
-        if (!applies(operation.when, all) || reasons.some(link => applies(link.when, all))) continue
+          if (!applies(operation.when, choices) || reasons.some(link => applies(link.when, choices))) continue
         return [{ path: `modules[${module.id}].operations[${operation.id}]`, reason: `takes something off that no other step needs off: a link with its because is missing${label(choices, relevant)}` }]
       }
       return []
@@ -89,7 +87,7 @@ function idle(pack: Pack, links: PossibleLink[]): PackFault[] {
 function stranded(pack: Pack): PackFault[] {
   const relevant = optionsIn(pack.positions.map(position => position.when))
   return (['raised', 'ground'] as CarPosition[]).flatMap((to) => {
-    const without = combinationsOf(pack, relevant).find(choices => !pack.positions.some(position => position.to === to && applies(position.when, { ...pack.fixed, ...choices })))
+    const without = combinationsOf(pack, relevant).find(choices => !pack.positions.some(position => position.to === to && applies(position.when, choices)))
     return without ? [{ path: 'positions', reason: `no way to bring the car to "${to}"${label(without, relevant)}` }] : []
   })
 }

@@ -23,8 +23,7 @@ export class PackError extends Error {
  * @throws PackError on an unknown option or choice, and on links that form a cycle (printed as a path)
  */
 export function expandPack(pack: Pack, options: Record<string, string> = {}): Procedure {
-  const choices = chooseOptions(pack, options)
-  const chosen = { ...pack.fixed, ...choices }
+  const chosen = chooseOptions(pack, options)
   const sources = pack.modules.flatMap(module =>
     module.operations.filter(operation => applies(operation.when, chosen)).map(operation => ({ operation, module: module.id })))
 
@@ -53,7 +52,8 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     packId: pack.id,
     packVersion: pack.version,
     title: pack.title,
-    options: choices,
+    options: chosen,
+    hands: pack.options.some(option => option.choices.some(choice => choice.id === chosen[option.id] && choice.hands === 2)) ? 2 : 1,
     operations: ordered,
     links,
     positions,

@@ -24,7 +24,13 @@ export type Choices = Record<string, string[]>
 /** Under which choices a thing applies: any of the entries will do; an empty list applies always. */
 export type When = Choices[]
 
-export interface OptionChoice { id: string, label: string, about?: string }
+export interface OptionChoice {
+  id: string
+  label: string
+  about?: string
+  /** Two where a second pair of hands is there all the time. */
+  hands?: 1 | 2
+}
 /** A plain sentence with a choice inside. */
 export interface PackOption {
   id: string
@@ -170,7 +176,7 @@ export interface PackModule {
   facts: Fact[]
   groups: FastenerGroup[]
   parts: Part[]
-  /** Choices that hold where a layout says nothing of them. */
+  /** Choices that hold where a layout says nothing of them; settled when a pack is put together. */
   assumes: Record<string, string>
   operations: OperationSource[]
   links: LinkSource[]
@@ -195,8 +201,6 @@ export interface Pack {
   version: number
   about: string
   options: PackOption[]
-  /** Choices that this layout leaves nobody. */
-  fixed: Record<string, string>
   positions: Positioning[]
   reach: Reach[]
   items: LedgerItem[]
@@ -229,6 +233,8 @@ export interface Procedure {
   packVersion: number
   title: string
   options: Record<string, string>
+  /** How many people are there all the time. */
+  hands: 1 | 2
   /** In the order a person would write them down, which respects every link. */
   operations: Operation[]
   links: Link[]

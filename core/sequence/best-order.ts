@@ -26,7 +26,7 @@ export interface BestOrder {
   proven: boolean
 }
 
-const DEFAULTS = { seed: 1, moves: 60_000, partialPlans: 900_000, boundSets: 4000 }
+const DEFAULTS = { seed: 1, moves: 40_000, partialPlans: 900_000, boundSets: 4000 }
 
 /** Whether an instance holds nothing but what the exact search knows of. */
 function isPlain(instance: Instance): boolean {
@@ -36,26 +36,31 @@ function isPlain(instance: Instance): boolean {
     && (instance.washMinutes === 0 || !instance.hands.some(hands => hands !== 0))
 }
 
+/** Moves of the search that still heeds working hours and the helper's, against one of the search without. */
+const SLOW_SHARE = 1 / 20
+
 /**
  * The best order that the effort allows: greedy and stay by stay to begin with, the shortest of them improved by moves,
- * small jobs then searched to the end.
+ * small jobs then searched to the end. Working hours and a helper's window are left aside at first and heeded at the end.
  * @param others more orders to begin with, each respecting every link
  */
 export function bestOrder(instance: Instance, others: ArrayLike<number>[] = [], effort: Effort = {}): BestOrder {
   const { seed, moves, partialPlans, boundSets } = { ...DEFAULTS, ...effort }
   const bound = lowerBound(instance, boundSets)
-  const starts = [greedyOrder(instance), ...others.map(order => Int32Array.from(order)), ...(bound.stays ? [tripOrder(instance, bound.stays)] : [])]
+  const straight: Instance = { ...instance, calendar: null, helperFrom: Infinity, helperTo: -Infinity }
+  const starts = [greedyOrder(straight), ...others.map(order => Int32Array.from(order)), ...(bound.stays ? [tripOrder(straight, bound.stays)] : [])]
   const exact = isPlain(instance) && instance.count <= LARGEST_EXACT
-  const share = (exact ? Math.min(moves, 6000) : moves) / (starts.length + 2)
-  const improved = starts.map((start, index) => improveOrder(instance, start, {
-    budget: share, seed: seed + index, goal: bound.minutes,
-    onProgress: (tried, minutes) => effort.onProgress?.((index * share + tried) / (share * (starts.length + 2)), minutes),
-  }))
-  const best = shortest(instance, improved)
-  const order = improveOrder(instance, best, {
-    budget: share * 2, seed: seed + starts.length, goal: bound.minutes,
-    onProgress: (tried, minutes) => effort.onProgress?.((starts.length * share + tried) / (share * (starts.length + 2)), minutes),
+  const budget = exact ? Math.min(moves, 6000) : moves
+  // Each start gets a share, the best of them two more.
+  const share = budget / (starts.length + 2)
+  const improve = (start: ArrayLike<number>, index: number, shares: number) => improveOrder(straight, start, {
+    budget: share * shares, seed: seed + index, goal: bound.minutes,
+    onProgress: (tried, minutes) => effort.onProgress?.((index * share + tried) / budget, minutes),
   })
+  let order = improve(shortest(straight, starts.map((start, index) => improve(start, index, 1))), starts.length, 2)
+  if (instance.calendar !== null || instance.helperFrom < Infinity) {
+    order = improveOrder(instance, order, { budget: moves * SLOW_SHARE, seed, goal: bound.minutes })
+  }
   const minutes = durationOf(instance, order)
   if (minutes <= bound.minutes + 1e-6) return { order, minutes, lowerBoundMinutes: minutes, proven: true }
   if (!exact) return { order, minutes, lowerBoundMinutes: bound.minutes, proven: false }

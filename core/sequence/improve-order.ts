@@ -1,7 +1,6 @@
-import { advance, startMoment } from './clock'
-import type { Moment } from './clock'
 import type { Instance } from './instance'
 import { seededRandom } from './random'
+import { TimedOrder } from './timed-order'
 
 /** The longest run of steps that is moved as one piece. */
 const LONGEST_PIECE = 14
@@ -16,58 +15,6 @@ export interface Improvement {
   onProgress?: (tried: number, minutes: number) => void
   /** Stop as soon as the order is as short as this. */
   goal?: number
-}
-
-/** An order with the clock at each place in it, so that a changed tail can be timed without the head. */
-class TimedOrder {
-  readonly moments: Moment[] = []
-  readonly finish: Float64Array
-  private readonly scratch: Float64Array
-  private readonly moment: Moment
-  minutes = 0
-
-  constructor(private readonly instance: Instance, public order: Int32Array) {
-    this.finish = new Float64Array(instance.count)
-    this.scratch = new Float64Array(instance.count)
-    this.moment = startMoment(instance)
-    for (let position = 0; position <= order.length; position++) this.moments.push(startMoment(instance))
-    this.time(0)
-  }
-
-  /** Times the order anew from a position on. */
-  time(position: number): void {
-    const { instance, order, finish, moments } = this
-    for (let at = position; at < order.length; at++) {
-      const next = moments[at + 1]!
-      copy(moments[at]!, next)
-      advance(instance, finish, next, order[at]!)
-    }
-    this.minutes = moments[order.length]!.minutes
-  }
-
-  /** Minutes if `candidate`, the same up to `position`, took the place of the order; gives up beyond `limit`. */
-  minutesOf(candidate: Int32Array, position: number, limit: number): number {
-    const { instance, scratch, moment } = this
-    for (let at = 0; at < position; at++) scratch[candidate[at]!] = this.finish[candidate[at]!]!
-    copy(this.moments[position]!, moment)
-    for (let at = position; at < candidate.length; at++) {
-      advance(instance, scratch, moment, candidate[at]!)
-      if (moment.minutes > limit) return Infinity
-    }
-    return moment.minutes
-  }
-
-  take(candidate: Int32Array, position: number): void {
-    this.order = candidate.slice()
-    this.time(position)
-  }
-}
-
-function copy(from: Moment, to: Moment): void {
-  to.minutes = from.minutes
-  to.car = from.car
-  to.last = from.last
-  to.dirty = from.dirty
 }
 
 /**
@@ -99,7 +46,7 @@ export function improveOrder(instance: Instance, start: ArrayLike<number>, { bud
             if (to === from || !mayCut(instance, current.order, to < from ? to : to + length)) continue
             movePiece(current.order, candidate, from, length, to)
             tried++
-            const minutes = current.minutesOf(candidate, Math.min(from, to), targetMinutes)
+            const minutes = current.minutesOf(candidate, Math.min(from, to), Math.max(from, to) + length, targetMinutes)
             if (minutes < targetMinutes) {
               target = to
               targetMinutes = minutes

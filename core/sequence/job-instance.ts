@@ -21,8 +21,8 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
   const finished = new Map(past?.steps.map(step => [step.id, step.finishMinutes]))
   const left = procedure.operations.filter(operation => !finished.has(operation.id))
   const ids = new Set(left.map(operation => operation.id))
-  const links: InstanceLink[] = procedure.links.filter(link => ids.has(link.before) && ids.has(link.after))
-  const bound = bindPins([...ids], procedure.links.filter(link => ids.has(link.before) && ids.has(link.after)), setting.pins)
+  const open = procedure.links.filter(link => ids.has(link.before) && ids.has(link.after))
+  const bound = bindPins([...ids], open, setting.pins)
   const steps = left.map((operation): InstanceStep => {
     const two = operation.hands === 2 && !setting.helper
     const earliest = Math.max(0, ...releases(procedure.links, finished, operation.id), ...arrivals(setting, operation.parts))
@@ -38,7 +38,7 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
     }
   })
   const instance = buildInstance({
-    steps, links: [...links, ...bound.links],
+    steps, links: [...open as InstanceLink[], ...bound.links],
     setup: {
       walkMinutes: setting.walkMinutes, toolMinutes: setting.toolMinutes, washMinutes: setting.washMinutes,
       raiseMinutes: procedure.positions.raised.minutes[1], lowerMinutes: procedure.positions.ground.minutes[1],

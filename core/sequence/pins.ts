@@ -12,12 +12,12 @@ export interface BoundPins {
 }
 
 /**
- * Pins as links. A pin that names a step that is not there, or that no order can keep, is dropped with a sentence.
+ * Pins, and links that let nothing come in between, as links. A pin that names a step that is not there, or that no order can keep, is dropped with a sentence.
  * @param ids the steps to be planned
  */
 export function bindPins(ids: string[], links: Link[], pins: Pin[]): BoundPins {
-  let bound: BoundPins = { leaders: new Map(), links: [], dropped: [] }
-  const kept: Pin[] = []
+  const kept: Pin[] = links.filter(link => link.atOnce).map(link => ({ stepId: link.after, after: link.before }))
+  let bound: BoundPins = { ...bind(ids, links, kept), dropped: [] }
   for (const pin of pins) {
     if (!ids.includes(pin.stepId) || (pin.after !== null && !ids.includes(pin.after))) {
       // Done already, or not part of the work under these options: nothing is left to hold in place.
@@ -26,7 +26,8 @@ export function bindPins(ids: string[], links: Link[], pins: Pin[]): BoundPins {
     const tried = bind(ids, links, [...kept, pin])
     const cycle = findCycle(ids, [...links, ...tried.links])
     if (cycle || taken(kept, pin)) {
-      const against = links.find(link => (link.before === pin.stepId && link.after === pin.after) || cycle?.some((id, at) => id === link.before && cycle[at + 1] === link.after))
+      const against = links.find(link => (link.before === pin.stepId && link.after === pin.after)
+        || (link.atOnce && (link.before === pin.after || link.after === pin.stepId)) || cycle?.some((id, at) => id === link.before && cycle[at + 1] === link.after))
       bound.dropped.push({ stepId: pin.stepId, because: against?.because ?? 'Another step is pinned to the same place.' })
       continue
     }

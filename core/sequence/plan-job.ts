@@ -32,6 +32,8 @@ export interface PlanRequest {
   past?: Past
   /** Operations in an order to be timed as it stands, without a search. Steps done already may be left out. */
   order?: string[]
+  /** What is known already of how short an order can be; else it is worked out. */
+  bound?: { lowerBoundMinutes: number, proven: boolean }
   effort?: Effort
 }
 
@@ -56,7 +58,7 @@ const BOUND_SETS = 4000
  * @throws RangeError on a negative or non-finite time in the setting, or hours that leave no time
  * @throws OrderError when `order` leaves a step out, holds one twice or breaks a link
  */
-export function planJob(procedure: Procedure, setting: Partial<PlanSetting> = {}, { past, order, effort }: PlanRequest = {}): Plan {
+export function planJob(procedure: Procedure, setting: Partial<PlanSetting> = {}, { past, order, bound, effort }: PlanRequest = {}): Plan {
   const full = { ...defaultSetting, ...setting }
   for (const key of ['walkMinutes', 'toolMinutes', 'washMinutes'] as const) {
     if (!Number.isFinite(full[key]) || full[key] < 0) throw new RangeError(`setting.${key} is a number of minutes from 0 up, not ${full[key]}`)
@@ -64,7 +66,7 @@ export function planJob(procedure: Procedure, setting: Partial<PlanSetting> = {}
   if (full.hours) checkHours(full.hours)
   const { instance, droppedPins } = jobInstance(procedure, full, past ?? null)
   const best = order
-    ? { order: indicesOf(procedure, instance, order), lowerBoundMinutes: lowerBound(instance, BOUND_SETS).minutes, proven: false }
+    ? { order: indicesOf(procedure, instance, order), ...(bound ?? { lowerBoundMinutes: lowerBound(instance, BOUND_SETS).minutes, proven: false }) }
     : bestOrder(instance, droppedPins.length + full.pins.length > 0 ? [] : [authoredIndices(procedure, instance)], effort)
   const words = { procedure, setting: full }
   const firstMove = 1 + Math.max(0, ...(past?.steps ?? []).filter(step => step.kind !== 'operation').map(step => Number(step.id.split('-').at(-1)) || 0))
@@ -97,6 +99,8 @@ function indicesOf(procedure: Procedure, instance: Instance, order: string[]): n
   if (new Set(wanted).size < wanted.length) throw new OrderError(wanted.find((id, at) => wanted.indexOf(id) !== at)!, 'The order holds this step twice.')
   const [broken] = brokenLinks(wanted, procedure.links)
   if (broken) throw new OrderError(broken.after, broken.because)
+  const parted = procedure.links.find(link => link.atOnce && wanted.includes(link.before) && wanted.indexOf(link.after) !== wanted.indexOf(link.before) + 1)
+  if (parted) throw new OrderError(parted.after, parted.because)
   return wanted.map(id => index.get(id)!)
 }
 

@@ -16,7 +16,7 @@ export function link(before: string, after: string, change: Partial<LinkSource> 
 /** A pack of one module, able to raise and lower the car. */
 export function smallPack(module: Partial<PackModule>, change: Partial<Pack> = {}): Pack {
   return {
-    id: 'small', title: 'A small job', version: 1, about: 'For tests', options: [], fixed: {},
+    id: 'small', title: 'A small job', version: 1, about: 'For tests', options: [],
     positions: [
       { to: 'raised', title: 'Raise it', minutes: [5, 10, 15], tools: [], cautions: [], takesOff: { stands: 2 }, when: [] },
       { to: 'ground', title: 'Lower it', minutes: [3, 6, 9], tools: [], cautions: [], takesOff: {}, when: [] },

@@ -13,6 +13,8 @@ export interface Assignment {
  * @param cost finite for every pair; a forbidden pair is given a cost beyond any sum of the others
  */
 export function assign(size: number, cost: (row: number, column: number) => number): Assignment {
+  const costs = new Float64Array(size * size)
+  for (let row = 0; row < size; row++) for (let column = 0; column < size; column++) costs[row * size + column] = cost(row, column)
   const rows = new Float64Array(size + 1)
   const columns = new Float64Array(size + 1)
   /** Column → row it is given to, both counted from 1. */
@@ -26,11 +28,13 @@ export function assign(size: number, cost: (row: number, column: number) => numb
     do {
       used[column] = 1
       const current = holder[column]!
+      const base = (current - 1) * size - 1
+      const price = rows[current]!
       let delta = Infinity
       let nearest = 0
       for (let other = 1; other <= size; other++) {
         if (used[other]) continue
-        const reduced = cost(current - 1, other - 1) - rows[current]! - columns[other]!
+        const reduced = costs[base + other]! - price - columns[other]!
         if (reduced < least[other]!) {
           least[other] = reduced
           way[other] = column

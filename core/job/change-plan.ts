@@ -1,0 +1,25 @@
+import { planJob } from '../sequence'
+import type { Plan } from '../sequence/types'
+import { planSetting } from './circumstances'
+import type { EventPayloads } from './events'
+import { pastOf } from './past'
+import type { JobState } from './state'
+
+const memory = new WeakMap<object, { key: string, plan: Plan }>()
+
+/**
+ * The plan that a change leads to: the order given, timed from the steps done.
+ * Remembered per event, since every tap reduces the log again.
+ * @throws OrderError when the order leaves a step out or breaks a link
+ */
+export function changedPlan(state: JobState, payload: EventPayloads['plan-changed']): Plan {
+  const key = `${state.procedure!.packId} ${JSON.stringify(state.procedure!.options)} ${Object.keys(state.done).join(' ')} ${state.car} ${state.place}`
+  const known = memory.get(payload)
+  if (known?.key === key) return known.plan
+  const past = pastOf(state)
+  const clock = { at: payload.at, utcOffsetMinutes: payload.utcOffsetMinutes, minutes: past?.steps.at(-1)?.finishMinutes ?? 0 }
+  const { order, lowerBoundMinutes, proven } = payload
+  const plan = planJob(state.procedure!, planSetting(payload.circumstances, state.procedure!.hands, clock), { ...(past ? { past } : {}), order, bound: { lowerBoundMinutes, proven } })
+  memory.set(payload, { key, plan })
+  return plan
+}
