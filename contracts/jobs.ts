@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { instant, odometer, uuid, words } from './common'
+import { circumstances, utcOffset, workingHours } from './events'
 
 const thisYear = new Date().getFullYear()
 
@@ -35,6 +36,7 @@ export const newJob = z.strictObject({
   personId: uuid,
   deviceId: z.string().min(1).max(80),
   at: instant,
+  utcOffsetMinutes: utcOffset.default(0),
 })
 export type NewJob = z.infer<typeof newJob>
 
@@ -44,5 +46,32 @@ export const garageSettings = z.strictObject({
   torqueUnit: z.enum(['N·m', 'lbf·ft']),
   lengthUnit: z.enum(['mm', 'in']),
   distanceUnit: z.enum(['km', 'mi']),
+  schools: z.record(z.string().min(1).max(80), z.string().min(1).max(80)),
+  toolsMissing: z.array(z.string().min(1).max(80)).max(300),
+  hours: workingHours.nullable(),
+  latitude: z.number().min(-90, 'Degrees north, from -90 to 90.').max(90, 'Degrees north, from -90 to 90.').nullable(),
+  longitude: z.number().min(-180, 'Degrees east, from -180 to 180.').max(180, 'Degrees east, from -180 to 180.').nullable(),
 }).partial().refine(settings => Object.keys(settings).length > 0, 'Nothing to change.')
 export type GarageSettings = z.infer<typeof garageSettings>
+
+/** `POST /api/jobs/:id/options` */
+export const switchOptions = z.strictObject({
+  /** Id of the event that this becomes, given by the device. */
+  id: uuid,
+  options: z.record(z.string(), z.string()),
+  circumstances,
+  /** Operations not yet done, in the order the device found; worked out by the server where it is left out. */
+  order: z.array(z.string().min(1).max(120)).max(400).optional(),
+  personId: uuid,
+  deviceId: z.string().min(1).max(80),
+  at: instant,
+  utcOffsetMinutes: utcOffset,
+})
+export type SwitchOptions = z.infer<typeof switchOptions>
+
+/** `POST /api/packs`, `PUT /api/packs/:id` */
+export const packText = z.strictObject({ yaml: z.string().min(1, 'The file is empty.').max(800_000, 'A pack is not that large.'), personId: uuid })
+export const packChange = packText.extend({ revision: z.number().int().min(1) })
+
+/** `POST /api/packs/:id/copies` */
+export const packCopy = z.strictObject({ personId: uuid })

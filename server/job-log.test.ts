@@ -14,7 +14,7 @@ let database: TestDatabase
 beforeAll(async () => { database = await freshDatabase() })
 afterAll(() => database.drop())
 
-const open = async (change = {}) => (await openJob(database.db, garageId, shelf.packs, newJobRequest(change))).id
+const open = async (change = {}) => (await openJob(database.db, garageId, shelf, newJobRequest(change))).id
 const post = (id: string, ...events: never[]) => appendEvents(database.db, garageId, id, events)
 const events = (id: string) => forGarage(database.db, garageId).jobs.events(id)
 const note = (text: string, change = {}) => incoming('note-added', { stepId: null, text }, change)
@@ -30,12 +30,12 @@ describe('openJob', () => {
   })
   it('opens the same job once', async () => {
     const request = newJobRequest()
-    const [first, second] = await Promise.all([openJob(database.db, garageId, shelf.packs, request), openJob(database.db, garageId, shelf.packs, request)])
+    const [first, second] = await Promise.all([openJob(database.db, garageId, shelf, request), openJob(database.db, garageId, shelf, request)])
     expect(first).toEqual(second)
     expect((await events(request.id)).filter(event => event.type === 'job-opened')).toHaveLength(1)
   })
   it('gives every job a number of its own, also at the same moment', async () => {
-    const numbers = await Promise.all(Array.from({ length: 6 }, () => openJob(database.db, garageId, shelf.packs, newJobRequest())))
+    const numbers = await Promise.all(Array.from({ length: 6 }, () => openJob(database.db, garageId, shelf, newJobRequest())))
     expect(new Set(numbers.map(({ number }) => number)).size).toBe(6)
   })
   it.each([
@@ -43,7 +43,7 @@ describe('openJob', () => {
     [{ vehicleId: crypto.randomUUID() }, 'vehicleId'], [{ personId: crypto.randomUUID() }, 'personId'],
   ])('refuses %o and writes nothing', async (change, path) => {
     const request = newJobRequest(change)
-    expect((await refusal(openJob(database.db, garageId, shelf.packs, request)))!.issues[0]!.path).toBe(path)
+    expect((await refusal(openJob(database.db, garageId, shelf, request)))!.issues[0]!.path).toBe(path)
     expect(await forGarage(database.db, garageId).jobs.find(request.id)).toBeNull()
   })
 })
@@ -138,6 +138,6 @@ it('shows a garage nothing of another', async () => {
   expect(await store.vehicles.list()).toEqual([])
   expect(await store.garage.people()).toEqual([])
   expect((await refusal(appendEvents(database.db, other, id, [note('mine')])))!.status).toBe(404)
-  expect((await refusal(openJob(database.db, other, shelf.packs, newJobRequest())))!.issues[0]!.path).toBe('vehicleId')
+  expect((await refusal(openJob(database.db, other, shelf, newJobRequest())))!.issues[0]!.path).toBe('vehicleId')
   expect(await database.db.select({ count: sql<number>`count(*)::int` }).from(jobEvent).where(eq(jobEvent.garageId, other))).toEqual([{ count: 0 }])
 })

@@ -1,13 +1,16 @@
 import { sql } from 'drizzle-orm'
 import type { PostedEvents } from '../contracts/events'
-import type { NewJob } from '../contracts/jobs'
-import { admit, applyEvent, reduceJob, summarise } from '../core/job'
-import type { EventPayloads, EventType, JobEvent, JobState, Vehicle } from '../core/job'
+import type { NewJob, SwitchOptions } from '../contracts/jobs'
+import { admit, applyEvent, noCircumstances, pastOf, planSetting, reduceJob, summarise } from '../core/job'
+import type { Circumstances, EventPayloads, EventType, JobEvent, JobState, PlanClock, Vehicle } from '../core/job'
 import type { Pack } from '../core/packs'
 import { expandPack, PackError } from '../core/packs'
-import { planJob } from '../core/sequence'
+import { OrderError, planJob } from '../core/sequence'
+import type { PlanRequest } from '../core/sequence'
 import type { Database, Executor } from './db/client'
 import { forGarage } from './db/for-garage'
+import { findPack } from './garage-packs'
+import type { PackShelf } from './load-packs'
 import { Refused } from './refused'
 
 /** What a device sends: an event without the number that only the server can give. */
@@ -56,10 +59,14 @@ export async function appendEvents(db: Database, garageId: string, jobId: string
  * The same id a second time changes nothing.
  * @throws Refused on an unknown vehicle, pack, option or person
  */
-export async function openJob(db: Database, garageId: string, packs: Map<string, Pack>, request: NewJob): Promise<{ id: string, number: number }> {
-  const pack = packs.get(request.packId)
+export async function openJob(db: Database, garageId: string, shelf: PackShelf, request: NewJob): Promise<{ id: string, number: number }> {
+  const garage = forGarage(db, garageId)
+  const pack = await findPack(garage, shelf, request.packId)
   if (!pack) throw new Refused(422, [{ path: 'packId', reason: `There is no layout "${request.packId}".` }])
-  const procedure = expandOrRefuse(pack, request.options)
+  const { schools, hours } = await garage.garage.settings()
+  const procedure = expandOrRefuse(pack, { ...schoolsOf(pack, schools), ...request.options })
+  const circumstances: Circumstances = { ...noCircumstances, hours: hours ?? null }
+  const clock: PlanClock = { at: request.at, minutes: 0, utcOffsetMinutes: request.utcOffsetMinutes }
   const plan = planJob(procedure, planSetting(circumstances, procedure.hands, clock))
   return db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${garageId}))`)
@@ -82,13 +89,63 @@ export async function openJob(db: Database, garageId: string, packs: Map<string,
     }
     const { complaint, pumpTest, odometerKm } = request
     write('job-opened', { number, vehicle: vehicle satisfies Vehicle, complaint, pumpTest, odometerKm })
-    write('plan-made', { procedure, plan })
+    write('plan-made', { procedure, plan, circumstances, clock })
     for (const figure of await store.vehicles.figures(vehicle.id)) {
       if (procedure.groups.some(group => group.id === figure.group && group.part === 'vehicle')) write('figure-named', figure)
     }
     await record(tx, garageId, log, log)
     return { id: request.id, number }
   })
+}
+
+/**
+ * Switches a job to other options: the work is expanded anew and planned on from the steps done.
+ * The same id a second time changes nothing.
+ * @throws Refused when something done has no place in the other way, or the order breaks a link
+ */
+export async function switchJobOptions(db: Database, garageId: string, shelf: PackShelf, jobId: string, request: SwitchOptions): Promise<PostedEvents> {
+  return db.transaction(async (tx) => {
+    const store = forGarage(tx, garageId)
+    if (!await store.jobs.hold(jobId)) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
+    const log = await store.jobs.events(jobId)
+    const known = log.find(event => event.id === request.id)
+    if (known) return { accepted: [{ id: known.id, seq: known.seq! }] }
+    const people = await store.garage.people()
+    if (!people.some(person => person.id === request.personId)) throw new Refused(422, [{ path: 'personId', reason: 'Nobody of this garage has that id.' }])
+    const state = reduceJob(log)
+    const pack = state.procedure && await findPack(store, shelf, state.procedure.packId)
+    if (!pack) throw new Refused(409, [{ path: 'options', reason: 'The layout this job was planned from is gone, so it cannot be planned another way.' }])
+    const procedure = expandOrRefuse(pack, request.options)
+    const past = pastOf(state)
+    const clock: PlanClock = { at: request.at, minutes: past?.steps.at(-1)?.finishMinutes ?? 0, utcOffsetMinutes: request.utcOffsetMinutes }
+    const kept = past && { ...past, steps: past.steps.filter(step => step.kind !== 'operation' || procedure.operations.some(operation => operation.id === step.id)) }
+    const plan = planOrRefuse(procedure, planSetting(request.circumstances, procedure.hands, clock), { ...(kept ? { past: kept } : {}), ...(request.order ? { order: request.order } : {}) })
+    const event = {
+      id: request.id, jobId, seq: (log.at(-1)?.seq ?? 0) + 1, deviceId: request.deviceId, deviceTime: request.at, personId: request.personId,
+      type: 'options-switched', payload: { procedure, plan, circumstances: request.circumstances, clock },
+    } satisfies JobEvent<'options-switched'>
+    const refusal = admit(state, event, log)
+    if (refusal) throw new Refused(409, [refusal])
+    await record(tx, garageId, [...log, event], [event])
+    return { accepted: [{ id: event.id, seq: event.seq }] }
+  })
+}
+
+/** The garage's own choices for those options of a pack on which trades people disagree. */
+function schoolsOf(pack: Pack, schools: Record<string, string>): Record<string, string> {
+  return Object.fromEntries(pack.options.flatMap(option =>
+    option.school && option.choices.some(choice => choice.id === schools[option.id]) ? [[option.id, schools[option.id]!]] : []))
+}
+
+function planOrRefuse(...[procedure, setting, request]: [Parameters<typeof planJob>[0], Parameters<typeof planJob>[1], PlanRequest]) {
+  try {
+    return planJob(procedure, setting, request)
+  }
+  catch (error) {
+    if (error instanceof OrderError) throw new Refused(409, [{ path: 'order', reason: error.because }])
+    if (error instanceof RangeError) throw new Refused(422, [{ path: 'circumstances', reason: error.message }])
+    throw error
+  }
 }
 
 function expandOrRefuse(pack: Pack, options: Record<string, string>) {

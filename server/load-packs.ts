@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { basename, join, relative } from 'node:path'
 import { parseDocument } from 'yaml'
 import type { ZodType } from 'zod'
+import { deepest, readablePath } from '../contracts/read-pack'
 import { cautionsFile, layoutFile, moduleFile, optionsFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
 import { assemblePack, AssemblyError, checkPack } from '../core/packs'
 import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
@@ -80,18 +81,6 @@ function readFile<T>(folder: string, file: string, schema: ZodType<T>): T {
   if (document.errors.length > 0) throw new PackFileError(shown, '', document.errors[0]!.message)
   const result = schema.safeParse(document.toJS())
   if (result.success) return result.data
-  const issue = result.error.issues[0]!
+  const issue = deepest(result.error.issues[0]!)
   throw new PackFileError(shown, readablePath(issue.path, document.toJS()), issue.message)
-}
-
-/** `operations[3].minutes` says little; with the id of the entry it can be found by searching the file. */
-function readablePath(path: PropertyKey[], root: unknown): string {
-  let value: unknown = root
-  let text = ''
-  for (const part of path) {
-    value = (value as Record<PropertyKey, unknown> | undefined)?.[part]
-    if (typeof part === 'number') text += `[${(value as { id?: string } | undefined)?.id ?? part}]`
-    else text += text ? `.${String(part)}` : String(part)
-  }
-  return text
 }

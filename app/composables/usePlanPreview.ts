@@ -1,30 +1,32 @@
 import type { Pack } from '../../core/packs'
-import type { PlanPreview, PlannerAnswer, PlannerAsk } from '../lib/planner-messages'
+import type { Past, PlanSetting } from '../../core/sequence'
+import type { Difference, PlanPreview } from '../lib/planner-messages'
 
-/**
- * Plans in a worker while options are chosen: the plan itself, and for every other choice the difference in minutes.
- * A new choice ends what is being planned for the old one.
- */
-export function usePlanPreview(pack: Ref<Pack | null>, options: Ref<Record<string, string>>) {
+export interface PreviewFor {
+  pack: Pack
+  options: Record<string, string>
+  setting?: Partial<PlanSetting>
+  past?: Past | null
+  /** What the steps done have taken off and put back, by step id. */
+  undo?: Record<string, { takesOff: Record<string, number>, putsBack: Record<string, number> }>
+}
+
+/** Plans in a worker while options are chosen: the plan itself, and for every other choice what it would change. */
+export function usePlanPreview(source: () => PreviewFor | null) {
   const preview = shallowRef<PlanPreview | null>(null)
-  const differences = ref<Record<string, number>>({})
-  let worker: Worker | null = null
-  let ask = 0
-
-  function plan() {
-    worker?.terminate()
+  const differences = ref<Record<string, Difference>>({})
+  const problem = ref('')
+  const worker = usePlannerWorker((answer) => {
+    if (answer.kind === 'chosen') preview.value = answer.preview
+    else if (answer.kind === 'difference') differences.value = { ...differences.value, [`${answer.optionId}=${answer.choiceId}`]: answer.difference }
+    else if (answer.kind === 'failed') problem.value = answer.reason
+  })
+  watch(source, (wanted) => {
     preview.value = null
     differences.value = {}
-    if (!pack.value) return
-    worker = new Worker(new URL('../workers/planner.ts', import.meta.url), { type: 'module' })
-    worker.onmessage = ({ data }: MessageEvent<PlannerAnswer>) => {
-      if (data.ask !== ask) return
-      if (data.kind === 'chosen') preview.value = data.preview
-      else differences.value = { ...differences.value, [`${data.optionId}=${data.choiceId}`]: data.minutes }
-    }
-    worker.postMessage({ ask: ++ask, pack: toRaw(pack.value), options: { ...options.value } } satisfies PlannerAsk)
-  }
-  watch([pack, options], plan, { immediate: true, deep: true })
-  onUnmounted(() => worker?.terminate())
-  return { preview, differences }
+    problem.value = ''
+    if (!wanted) return worker.cancel()
+    worker.ask({ kind: 'options', setting: {}, past: null, undo: {}, ...wanted })
+  }, { immediate: true })
+  return { preview, differences, problem, cancel: worker.cancel }
 }

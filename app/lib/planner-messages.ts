@@ -1,17 +1,38 @@
-import type { Pack } from '../../core/packs'
-import type { PlanTotals, Trip } from '../../core/sequence'
+import type { Pack, Procedure } from '../../core/packs'
+import type { Calendar, Past, Plan, PlanSetting, PlanTotals, TimedStep, Trip } from '../../core/sequence'
 
-/** What is asked of the planner's worker, and what it answers. `ask` tells late answers from current ones. */
-export interface PlannerAsk { ask: number, pack: Pack, options: Record<string, string> }
-
+/** A plan in short, as it is shown while options are chosen. */
 export interface PlanPreview {
   totals: PlanTotals
   authored: PlanTotals
   trips: Pick<Trip, 'place' | 'car' | 'minutes'>[]
   toolCount: number
   stepCount: number
+  parts: Record<string, number>
 }
+
+/** What another choice would change. */
+export interface Difference {
+  minutes: number
+  trips: number
+  /** Parts wanted more (+) or less (−), by name. */
+  parts: { name: string, count: number }[]
+  /** Operations in the order found, so that what was shown is what is planned. */
+  order: string[]
+  /** Why it cannot be chosen any more. */
+  barred: string | null
+}
+
+/** What is asked of the planner's worker. `ask` tells late answers from current ones. */
+export type PlannerAsk =
+  | { ask: number, kind: 'options', pack: Pack, options: Record<string, string>, setting: Partial<PlanSetting>, past: Past | null, undo: Record<string, { takesOff: Record<string, number>, putsBack: Record<string, number> }> }
+  | { ask: number, kind: 'plan', procedure: Procedure, setting: Partial<PlanSetting>, past: Past | null }
+  | { ask: number, kind: 'finish', steps: TimedStep[], calendar: Calendar | null }
 
 export type PlannerAnswer =
   | { ask: number, kind: 'chosen', preview: PlanPreview }
-  | { ask: number, kind: 'difference', optionId: string, choiceId: string, minutes: number }
+  | { ask: number, kind: 'difference', optionId: string, choiceId: string, difference: Difference }
+  | { ask: number, kind: 'progress', share: number, minutes: number }
+  | { ask: number, kind: 'planned', plan: Plan }
+  | { ask: number, kind: 'finish', times: Float64Array }
+  | { ask: number, kind: 'failed', reason: string }

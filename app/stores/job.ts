@@ -89,6 +89,11 @@ export const useJobStore = defineStore('job', () => {
     return true
   }
 
+  /** Fetches what was added to the log meanwhile, for who cannot wait for the stream. */
+  async function refresh() {
+    record(await $fetch<JobEvent[]>(`/api/jobs/${jobId.value}/events?after=${recorded.value.at(-1)?.seq ?? 0}`))
+  }
+
   /** Takes the last act back. */
   function undo() {
     const last = lastUndoable(log.value)
@@ -100,5 +105,5 @@ export const useJobStore = defineStore('job', () => {
     if (write('undone', { eventId: last.id })) messages.say(`Undone: ${what}`)
   }
 
-  return { jobId, state, log, pending, offline, connected, open, close, write, undo }
+  return { jobId, state, log, pending, offline, connected, open, close, refresh, write, undo }
 })

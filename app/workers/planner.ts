@@ -1,25 +1,78 @@
 import { expandPack } from '../../core/packs'
-import type { Pack } from '../../core/packs'
-import { planJob } from '../../core/sequence'
-import type { PlanPreview, PlannerAsk, PlannerAnswer } from '../lib/planner-messages'
+import type { Procedure } from '../../core/packs'
+import { finishTimes, operationOrder, planJob } from '../../core/sequence'
+import type { Plan } from '../../core/sequence'
+import type { Difference, PlannerAnswer, PlannerAsk, PlanPreview } from '../lib/planner-messages'
 
-function preview(pack: Pack, options: Record<string, string>): PlanPreview {
-  const procedure = expandPack(pack, options)
-  const { totals, authored, trips, tools } = planJob(procedure, { helper: options.helper === 'helper' })
-  return { totals, authored, trips: trips.map(({ place, car, minutes }) => ({ place, car, minutes })), toolCount: tools.length, stepCount: procedure.operations.length }
+type Ask<K extends PlannerAsk['kind']> = Extract<PlannerAsk, { kind: K }>
+const answer = (message: PlannerAnswer, transfer: Transferable[] = []) => self.postMessage(message, { transfer })
+
+self.onmessage = ({ data }: MessageEvent<PlannerAsk>) => {
+  try {
+    if (data.kind === 'options') compareOptions(data)
+    else if (data.kind === 'plan') plan(data)
+    else finish(data)
+  }
+  catch (error) {
+    answer({ ask: data.ask, kind: 'failed', reason: (error as Error).message })
+  }
 }
 
 /** Plans the choice first, then every other choice of every option, so that each can show what it would cost. */
-self.onmessage = ({ data }: MessageEvent<PlannerAsk>) => {
-  const { ask, pack, options } = data
-  const answer = (message: PlannerAnswer) => self.postMessage(message)
-  const chosen = preview(pack, options)
-  answer({ ask, kind: 'chosen', preview: chosen })
+function compareOptions({ ask, pack, options, setting, past, undo }: Ask<'options'>) {
+  const planned = (chosen: Record<string, string>) => {
+    const procedure = expandPack(pack, chosen)
+    const kept = past && { ...past, steps: past.steps.filter(step => step.kind !== 'operation' || procedure.operations.some(operation => operation.id === step.id)) }
+    return { procedure, plan: planJob(procedure, { ...setting, helper: procedure.hands === 2 }, kept ? { past: kept } : {}) }
+  }
+  const current = planned(options)
+  answer({ ask, kind: 'chosen', preview: previewOf(current.procedure, current.plan) })
   for (const option of pack.options) {
     for (const choice of option.choices) {
       if (options[option.id] === choice.id) continue
-      const other = preview(pack, { ...options, [option.id]: choice.id })
-      answer({ ask, kind: 'difference', optionId: option.id, choiceId: choice.id, minutes: other.totals.minutes - chosen.totals.minutes })
+      const chosen = { ...options, [option.id]: choice.id }
+      const lost = Object.keys(undo).find(id => !sameLedger(expandPack(pack, chosen), id, undo[id]!))
+      const difference: Difference = lost === undefined
+        ? differenceOf(current, planned(chosen))
+        : { minutes: 0, trips: 0, parts: [], order: [], barred: `Done already: ${current.procedure.operations.find(operation => operation.id === lost)?.title ?? lost}` }
+      answer({ ask, kind: 'difference', optionId: option.id, choiceId: choice.id, difference })
     }
   }
+}
+
+function sameLedger(procedure: Procedure, id: string, ledger: { takesOff: Record<string, number>, putsBack: Record<string, number> }): boolean {
+  const operation = procedure.operations.find(entry => entry.id === id)
+  return operation !== undefined && JSON.stringify([operation.takesOff, operation.putsBack]) === JSON.stringify([ledger.takesOff, ledger.putsBack])
+}
+
+type Planned = { procedure: Procedure, plan: Plan }
+
+function differenceOf(from: Planned, to: Planned): Difference {
+  const [before, after] = [partsOf(from.procedure), partsOf(to.procedure)]
+  const names = new Map([...from.procedure.parts, ...to.procedure.parts].map(part => [part.id, part.name]))
+  const parts = [...names].map(([id, name]) => ({ name, count: (after[id] ?? 0) - (before[id] ?? 0) })).filter(part => part.count !== 0)
+  return { minutes: to.plan.totals.minutes - from.plan.totals.minutes, trips: to.plan.trips.length - from.plan.trips.length, parts, order: operationOrder(to.plan), barred: null }
+}
+
+function partsOf(procedure: Procedure): Record<string, number> {
+  const parts: Record<string, number> = {}
+  for (const operation of procedure.operations) for (const [id, count] of Object.entries(operation.parts)) parts[id] = (parts[id] ?? 0) + count
+  return parts
+}
+
+function previewOf(procedure: Procedure, { totals, authored, trips, tools }: Plan): PlanPreview {
+  return {
+    totals, authored, trips: trips.map(({ place, car, minutes }) => ({ place, car, minutes })),
+    toolCount: tools.length, stepCount: procedure.operations.length, parts: partsOf(procedure),
+  }
+}
+
+function plan({ ask, procedure, setting, past }: Ask<'plan'>) {
+  const onProgress = (share: number, minutes: number) => answer({ ask, kind: 'progress', share, minutes })
+  answer({ ask, kind: 'planned', plan: planJob(procedure, setting, { ...(past ? { past } : {}), effort: { onProgress } }) })
+}
+
+function finish({ ask, steps, calendar }: Ask<'finish'>) {
+  const times = finishTimes(steps, calendar)
+  answer({ ask, kind: 'finish', times }, [times.buffer])
 }

@@ -1,4 +1,4 @@
-import type { WorkingHours } from '../sequence/calendar'
+import type { Calendar, WorkingHours } from '../sequence/calendar'
 import type { Pin, PlanSetting } from '../sequence/types'
 
 /** What a job is planned for, in times of the wall clock. */
@@ -30,18 +30,27 @@ const DAY = 1440
 export function planSetting({ helper, hours, arrivals, pins }: Circumstances, hands: 1 | 2, clock: PlanClock): Partial<PlanSetting> {
   const origin = Date.parse(clock.at) / 60_000 - clock.minutes
   const minuteOf = (at: string) => Date.parse(at) / 60_000 - origin
-  const local = origin + clock.utcOffsetMinutes
-  const day = Math.floor(local / DAY)
   return {
     helper: hands === 2,
     helperWindow: helper && hands === 1 ? { fromMinutes: minuteOf(helper.from), toMinutes: minuteOf(helper.to) } : null,
     hours,
-    startMinuteOfDay: local - day * DAY,
-    // 1 January 1970 was a Thursday.
-    startWeekday: (((day + 4) % 7) + 7) % 7,
+    ...dayOf(origin + clock.utcOffsetMinutes),
     arrivals: arrivals.map(({ partId, at }) => ({ partId, atMinutes: minuteOf(at) })),
     pins,
   }
+}
+
+/** Working hours laid on an axis whose minute 0 is this moment; `null` where work goes on round the clock. */
+export function calendarFrom(hours: WorkingHours | null, at: string, utcOffsetMinutes: number): Calendar | null {
+  if (!hours) return null
+  const { startMinuteOfDay, startWeekday } = dayOf(Date.parse(at) / 60_000 + utcOffsetMinutes)
+  return { hours, startMinuteOfDay, startWeekday }
+}
+
+function dayOf(localMinutes: number): { startMinuteOfDay: number, startWeekday: number } {
+  const day = Math.floor(localMinutes / DAY)
+  // 1 January 1970 was a Thursday.
+  return { startMinuteOfDay: localMinutes - day * DAY, startWeekday: (((day + 4) % 7) + 7) % 7 }
 }
 
 /** When a minute of the plan is, ISO 8601. */

@@ -1,4 +1,5 @@
 import type { CarPosition, DrawnPart, Place } from '../packs/types'
+import type { WorkingHours } from '../sequence/calendar'
 import { distanceToGo } from './break-in'
 import { changedParts } from './ledger'
 import { minutesLeft } from './minutes'
@@ -22,6 +23,8 @@ export interface JobSummary {
   stepsDone: number
   stepsTotal: number
   minutesLeft: number
+  /** Working hours it is planned for; `null` goes on round the clock. */
+  hours: WorkingHours | null
   openCount: number
   /** Parts of the drawing that are not as in a whole car: off, or there as a prop. */
   parts: DrawnPart[]
@@ -55,6 +58,7 @@ export function summarise(state: JobState): JobSummary {
     stepsDone: done,
     stepsTotal: state.plan?.order.length ?? 0,
     minutesLeft: minutesLeft(state),
+    hours: state.circumstances.hours,
     openCount: Object.values(state.ledger).reduce((sum, count) => sum + count, 0),
     parts: changedParts(state),
     waitsFor: wait?.what ?? null,

@@ -53,14 +53,19 @@ export function workThrough(calendar: Calendar, minutes: number, duration: numbe
   }
 }
 
-/** Minutes between two moments in which nobody works. */
-export function closedMinutes(calendar: Calendar, from: number, to: number): number {
-  let closed = 0
+/** Stretches between two moments in which nobody works, each from closing to opening. */
+export function closedSpans(calendar: Calendar, from: number, to: number): [from: number, to: number][] {
+  const spans: [number, number][] = []
   let clock = from
   while (clock < to) {
     const open = nextOpen(calendar, clock)
-    closed += Math.min(open, to) - clock
+    if (open > clock) spans.push([clock, Math.min(open, to)])
     clock = Math.max(open, closesAfter(calendar, open))
   }
-  return closed
+  return spans
+}
+
+/** Minutes between two moments in which nobody works. */
+export function closedMinutes(calendar: Calendar, from: number, to: number): number {
+  return closedSpans(calendar, from, to).reduce((sum, [start, end]) => sum + end - start, 0)
 }

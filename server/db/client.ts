@@ -11,4 +11,4 @@ export function openDatabase(url: string, connections = 10) {
 export type Database = ReturnType<typeof openDatabase>['db']
 export type Sql = ReturnType<typeof openDatabase>['sql']
 /** A database or a transaction in it. */
-export type Executor = Pick<Database, 'select' | 'insert' | 'update' | 'execute'>
+export type Executor = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execute'>

@@ -1,6 +1,7 @@
 import type { Executor } from './client'
 import { garageQueries } from './queries/garage'
 import { jobQueries } from './queries/jobs'
+import { packQueries } from './queries/packs'
 import { vehicleQueries } from './queries/vehicles'
 
 /**
@@ -8,7 +9,7 @@ import { vehicleQueries } from './queries/vehicles'
  * @param db the database or a transaction in it
  */
 export function forGarage(db: Executor, garageId: string) {
-  return { garage: garageQueries(db, garageId), vehicles: vehicleQueries(db, garageId), jobs: jobQueries(db, garageId) }
+  return { garage: garageQueries(db, garageId), vehicles: vehicleQueries(db, garageId), jobs: jobQueries(db, garageId), packs: packQueries(db, garageId) }
 }
 
 export type GarageStore = ReturnType<typeof forGarage>

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { bigint, check, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
 import type { JobSummary } from '../../core/job/summary'
+import type { WorkingHours } from '../../core/sequence/calendar'
 
 /** Every table but `garage` carries the garage its rows belong to; queries are scoped to it in `for-garage.ts`. */
 
@@ -12,6 +13,13 @@ export const garage = pgTable('garage', {
   torqueUnit: text('torque_unit', { enum: ['N·m', 'lbf·ft'] }).notNull().default('N·m'),
   lengthUnit: text('length_unit', { enum: ['mm', 'in'] }).notNull().default('mm'),
   distanceUnit: text('distance_unit', { enum: ['km', 'mi'] }).notNull().default('km'),
+  /** Option id → choice that this garage takes where trades people disagree. */
+  schools: jsonb('schools').$type<Record<string, string>>().notNull().default({}),
+  /** Tools that have to be borrowed. */
+  toolsMissing: jsonb('tools_missing').$type<string[]>().notNull().default([]),
+  hours: jsonb('hours').$type<WorkingHours | null>(),
+  latitude: doublePrecision('latitude'),
+  longitude: doublePrecision('longitude'),
 })
 
 const garageId = () => uuid('garage_id').notNull().references(() => garage.id)
@@ -79,3 +87,14 @@ export const jobSummary = pgTable('job_summary', {
   status: text('status').$type<JobSummary['status']>().notNull(),
   summary: jsonb('summary').$type<JobSummary>().notNull(),
 }, table => [primaryKey({ columns: [table.jobId] }), index('job_summary_garage').on(table.garageId, table.status)])
+
+/** Layouts that the garage made its own, each as one YAML file. */
+export const garagePack = pgTable('garage_pack', {
+  garageId: garageId(),
+  id: text('id').notNull(),
+  yaml: text('yaml').notNull(),
+  /** Counts up with every change, so that two people do not write over each other. */
+  revision: integer('revision').notNull().default(1),
+  changedBy: uuid('changed_by').notNull().references(() => person.id),
+  changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [primaryKey({ columns: [table.garageId, table.id] })])

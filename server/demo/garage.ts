@@ -3,7 +3,7 @@ import type { VehicleAnswer } from '../../contracts/answers'
 /** An invented garage in an invented place. Nothing here is anybody's specification. */
 export const DEMO_GARAGE_ID = '6d1f2c0a-5a57-4f1e-9b63-0c5d7b1f4a01'
 
-export const demoGarage = { id: DEMO_GARAGE_ID, name: 'Quillfeather Mobile Gearbox', town: 'Lower Pennick', words: 'us' as const }
+export const demoGarage = { id: DEMO_GARAGE_ID, name: 'Quillfeather Mobile Gearbox', town: 'Lower Pennick', words: 'us' as const, latitude: 52.2, longitude: -2.4, hours: { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5, 6] } }
 
 export const demoPeople = [
   { id: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1101', name: 'Maren Oduya-Plast' },
@@ -19,6 +19,8 @@ export const demoVehicles: VehicleAnswer[] = [
   { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0003', name: 'White Orbeline Cargo', make: 'Orbeline', model: 'Cargo 1.6', year: 2012, customer: 'Pennick Flour Mill', gears: fiveSpeed },
   { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0004', name: 'Red Hallux Dart', make: 'Hallux', model: 'Dart 1.8', year: 2009, customer: 'Ysolde Trammer', gears: fiveSpeed },
   { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0005', name: 'Blue Tavisk Lark', make: 'Tavisk', model: 'Lark 1.5', year: 2019, customer: 'Bram Okonjo-Veil', gears: sixSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0006', name: 'Grey Hallux Fellside', make: 'Hallux', model: 'Fellside 2.8 four-wheel drive', year: 2011, customer: 'Upper Pennick Forestry', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0007', name: 'Cream Pellworth saloon', make: 'Pellworth', model: 'Six', year: 1968, customer: 'Odile Farrant-Kew', gears: ['1', '2', '3', '4', 'R'] },
 ]
 
 /** Invented entries from invented vehicle books. */

@@ -7,8 +7,8 @@ import { hasDemo, seedDemo } from './seed'
 const { db, close } = openDatabase(process.env.DATABASE_URL!, 2)
 try {
   if (!await hasDemo(db)) {
-    const { packs } = loadPacks(process.env.ELDRIN_PACKS ?? fileURLToPath(new URL('../../packs', import.meta.url)))
-    await seedDemo(db, packs, !process.argv.includes('--no-jobs'))
+    const shelf = loadPacks(process.env.ELDRIN_PACKS ?? fileURLToPath(new URL('../../packs', import.meta.url)))
+    await seedDemo(db, shelf, !process.argv.includes('--no-jobs'))
     console.log('Demo garage written.')
   }
 }

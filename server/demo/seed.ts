@@ -1,5 +1,5 @@
 import type { NewJob } from '../../contracts/jobs'
-import type { Pack } from '../../core/packs'
+import type { PackShelf } from '../load-packs'
 import type { Database } from '../db/client'
 import { forGarage } from '../db/for-garage'
 import { garage, person, vehicle, vehicleFigure } from '../db/schema'
@@ -11,6 +11,7 @@ const HOUR = 3_600_000
 
 interface DemoJob {
   vehicle: number
+  packId?: string
   hoursAgo: number
   options: Record<string, string>
   complaint: NewJob['complaint']
@@ -29,7 +30,7 @@ const jobs: DemoJob[] = [
       .write('odometer-read', { odometerKm: 161_488 }, 60 * 70),
   },
   {
-    vehicle: 2, hoursAgo: 28, options: { flywheel: 'renewed', slave: 'opened' }, odometerKm: 208_915,
+    vehicle: 2, hoursAgo: 28, options: { flywheel: 'new', slave: 'opened' }, odometerKm: 208_915,
     complaint: { symptoms: ['judders', 'rattles'], text: 'Judders when pulling away loaded.' }, pumpTest: { result: 'no-change', strokes: 20 },
     work: (mechanic, now) => mechanic.workUntil('flywheel-off')
       .write('note-added', { stepId: 'flywheel-off', text: 'Heat spots right round, one crack by the third bolt. Old flywheel does not go back.' })
@@ -55,6 +56,11 @@ const jobs: DemoJob[] = [
     complaint: { symptoms: ['pedal-soft'], text: 'Pedal drops in traffic, comes back after pumping.' }, pumpTest: { result: 'rises', strokes: 20 },
     work: () => {},
   },
+  {
+    vehicle: 5, packId: '4x4-transfer', hoursAgo: 0.6, options: { 'crank-seal': 'renewed', 'exhaust': 'off', 'slave': 'opened' }, odometerKm: 188_730,
+    complaint: { symptoms: ['slips'], text: 'Slips with the timber trailer on.' }, pumpTest: { result: 'no-change', strokes: 17 },
+    work: () => {},
+  },
 ]
 
 /** Whether the demo garage is there already. */
@@ -63,7 +69,7 @@ export async function hasDemo(db: Database): Promise<boolean> {
 }
 
 /** Fills an empty database with the demo garage: people, cars, invented figures and, unless told otherwise, jobs at different points of the work. */
-export async function seedDemo(db: Database, packs: Map<string, Pack>, withJobs = true): Promise<void> {
+export async function seedDemo(db: Database, shelf: PackShelf, withJobs = true): Promise<void> {
   await db.insert(garage).values(demoGarage)
   await db.insert(person).values(demoPeople.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
   await db.insert(vehicle).values(demoVehicles.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
@@ -76,9 +82,9 @@ export async function seedDemo(db: Database, packs: Map<string, Pack>, withJobs 
     const start = now - demo.hoursAgo * HOUR
     const id = crypto.randomUUID()
     const { options, complaint, pumpTest, odometerKm } = demo
-    await openJob(db, DEMO_GARAGE_ID, packs, {
-      id, vehicleId: demoVehicles[demo.vehicle]!.id, packId: 'fwd-transverse', options, complaint, pumpTest, odometerKm,
-      personId: demoPeople[0]!.id, deviceId: 'demo', at: new Date(start).toISOString(),
+    await openJob(db, DEMO_GARAGE_ID, shelf, {
+      id, vehicleId: demoVehicles[demo.vehicle]!.id, packId: demo.packId ?? 'fwd-transverse', options, complaint, pumpTest, odometerKm,
+      personId: demoPeople[0]!.id, deviceId: 'demo', at: new Date(start).toISOString(), utcOffsetMinutes: 0,
     })
     const mechanic = new DemoMechanic(await forGarage(db, DEMO_GARAGE_ID).jobs.events(id), demoPeople[0]!.id, start)
     demo.work(mechanic, now)

@@ -18,7 +18,7 @@ export async function freshDatabase(withJobs = false) {
   const url = serverUrl().replace(/\/[^/]*$/, `/${name}`)
   const opened = openDatabase(url, 6)
   await migrateDatabase(opened.db)
-  await seedDemo(opened.db, shelf.packs, withJobs)
+  await seedDemo(opened.db, shelf, withJobs)
   return {
     url, ...opened,
     async drop() {

@@ -8,7 +8,7 @@ export function newJobRequest(change: Record<string, unknown> = {}) {
   return {
     id: crypto.randomUUID(), vehicleId: demoVehicles[0]!.id, packId: 'fwd-transverse', options: { slave: 'opened' },
     complaint: { symptoms: ['slips' as const], text: '' }, pumpTest: { result: 'no-change' as const, strokes: 18 }, odometerKm: 1000,
-    personId, deviceId: 'test', at: '2026-03-02T08:00:00.000Z', ...change,
+    personId, deviceId: 'test', at: '2026-03-02T08:00:00.000Z', utcOffsetMinutes: 0, ...change,
   }
 }
 

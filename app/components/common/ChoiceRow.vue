@@ -2,7 +2,7 @@
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 
 /** One of a few answers, each a target for a thumb. */
-defineProps<{ label: string, hideLabel?: boolean, choices: { id: T, label: string, note?: string }[] }>()
+defineProps<{ label: string, hideLabel?: boolean, choices: { id: T, label: string, note?: string, disabled?: boolean }[] }>()
 const model = defineModel<T | null>({ required: true })
 </script>
 
@@ -10,10 +10,10 @@ const model = defineModel<T | null>({ required: true })
   <RadioGroup :model-value="model ?? undefined" @update:model-value="value => { model = value as T }">
     <RadioGroupLabel as="p" class="label" :class="hideLabel ? 'sr-only' : ''">{{ label }}</RadioGroupLabel>
     <div class="flex flex-wrap gap-2" :class="hideLabel ? '' : 'mt-2'">
-      <RadioGroupOption v-for="choice in choices" :key="choice.id" v-slot="{ checked }" :value="choice.id" as="template">
+      <RadioGroupOption v-for="choice in choices" :key="choice.id" v-slot="{ checked }" :value="choice.id" :disabled="choice.disabled" as="template">
         <button
-          type="button" class="min-h-12 rounded-soft border-2 px-4 py-2 text-left"
-          :class="checked ? 'border-action bg-tint font-semibold' : 'border-line bg-sheet'"
+          type="button" :disabled="choice.disabled" class="min-h-12 rounded-soft border-2 px-4 py-2 text-left"
+          :class="checked ? 'border-action bg-tint font-semibold' : choice.disabled ? 'border-dashed border-line text-quiet' : 'border-line bg-sheet'"
         >
           <span aria-hidden="true" class="figure mr-1">{{ checked ? '●' : '○' }}</span>{{ choice.label }}
           <span v-if="choice.note" class="figure ml-1 whitespace-nowrap text-sm text-quiet">{{ choice.note }}</span>

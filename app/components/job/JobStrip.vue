@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { actualMinutes, changedParts, minutesLeft, nextStep, pedalForbidden } from '../../../core/job'
 import { minutesText, stopwatch } from '../../lib/durations'
-import { afterMinutes, momentText } from '../../lib/moments'
+import { afterWork } from '../../lib/after-work'
+import { momentText } from '../../lib/moments'
 import { placeNames } from '../../lib/places'
 
 /** The same line across the top of every view of a job; each part opens the view that explains it. */
@@ -15,7 +16,7 @@ const timer = computed(() => {
   return running ? stopwatch(actualMinutes(state.value, running, now.value)! * 60) : null
 })
 const ended = computed(() => state.value.calledOff ? 'called off' : state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : null)
-const ends = computed(() => momentText(afterMinutes(left.value, new Date(now.value)), new Date(now.value)))
+const ends = computed(() => momentText(afterWork(left.value, state.value.circumstances.hours, new Date(now.value)), new Date(now.value)))
 </script>
 
 <template>

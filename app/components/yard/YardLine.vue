@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { JobSummary } from '../../../core/job'
 import { minutesText } from '../../lib/durations'
-import { afterMinutes, momentText } from '../../lib/moments'
+import { afterWork } from '../../lib/after-work'
+import { momentText } from '../../lib/moments'
 
 const props = defineProps<{ job: JobSummary }>()
 const t = useTerms()
@@ -11,7 +12,7 @@ const view = computed(() => ({ 'planned': 'plan', 'in-work': 'work', 'waiting': 
 const overdue = computed(() => props.job.waitsUntil !== null && props.job.waitsUntil < now.value)
 const ends = computed(() => {
   const from = props.job.waitsUntil && !overdue.value ? new Date(props.job.waitsUntil) : new Date(now.value)
-  return momentText(afterMinutes(props.job.minutesLeft, from), new Date(now.value))
+  return momentText(afterWork(props.job.minutesLeft, props.job.hours, from), new Date(now.value))
 })
 </script>
 
@@ -33,7 +34,7 @@ const ends = computed(() => {
       </span>
       <span v-if="job.status !== 'break-in'" class="sm:text-right">
         <span class="figure text-lg font-semibold">{{ minutesText(job.minutesLeft) }}</span> left
-        <span class="block text-quiet">working through: {{ ends }}</span>
+        <span class="block text-quiet">{{ job.hours ? 'done about' : 'working through:' }} {{ ends }}</span>
         <span class="block text-sm text-quiet">{{ job.stepsDone }} of {{ job.stepsTotal }} steps<template v-if="job.openCount">, {{ job.openCount }} off</template></span>
       </span>
     </NuxtLink>

@@ -3,7 +3,7 @@ import { useForm } from '@tanstack/vue-form'
 import type { PackLine, VehicleAnswer } from '../../../contracts/answers'
 import { newJob } from '../../../contracts/jobs'
 import type { NewJob } from '../../../contracts/jobs'
-import type { Pack } from '../../../core/packs'
+import type { Pack, PackOption } from '../../../core/packs'
 import { convert } from '../../../core/units'
 import { deviceId, newId } from '../../lib/ids'
 import { issuesOf } from '../../lib/reason-of'
@@ -57,13 +57,19 @@ function requestOf(value: typeof form.state.values) {
     id: jobId, vehicleId: value.vehicleId, packId: pack.value?.id ?? '', options: value.options,
     complaint: { symptoms: value.symptoms, text: value.text },
     pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : Number(value.strokes) },
-    odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(),
+    odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: -new Date().getTimezoneOffset(),
   }
+}
+
+/** The garage's own choice where trades people disagree, else the pack's default. */
+function schoolOr(option: PackOption): string {
+  const own = garage.garage?.schools[option.id]
+  return option.school && option.choices.some(choice => choice.id === own) ? own! : option.default
 }
 
 async function choosePack(id: string) {
   pack.value = await $fetch<Pack>(`/api/packs/${id}`)
-  form.setFieldValue('options', Object.fromEntries(pack.value.options.map(option => [option.id, option.default])))
+  form.setFieldValue('options', Object.fromEntries(pack.value.options.map(option => [option.id, schoolOr(option)])))
 }
 async function load() {
   failed.value = false
@@ -77,8 +83,7 @@ async function load() {
 }
 onMounted(load)
 
-const options = computed(() => values.value.options)
-const { preview, differences } = usePlanPreview(pack, options)
+const { preview, differences } = usePlanPreview(() => pack.value && { pack: pack.value, options: values.value.options })
 const toggleSymptom = (id: string) => {
   const chosen = values.value.symptoms
   form.setFieldValue('symptoms', chosen.includes(id) ? chosen.filter(other => other !== id) : [...chosen, id])
@@ -118,7 +123,7 @@ function added(vehicle: VehicleAnswer) {
           <p class="mt-1 text-quiet">{{ t(pack.title) }}. {{ t(pack.about) }}</p>
           <ChoiceRow v-if="packLines.length > 1" class="mt-4" label="Layout" :model-value="pack.id" :choices="packLines.map(line => ({ id: line.id, label: t(line.title) }))" @update:model-value="id => choosePack(id!)" />
           <OptionSentence
-            v-for="option in pack.options" :key="option.id" class="mt-4" :option="option" :differences="differences" :model-value="values.options[option.id]!"
+            v-for="option in pack.options" :key="option.id" class="mt-4" :option="option" :differences="differences" pending :model-value="values.options[option.id]!"
             @update:model-value="choice => form.setFieldValue('options', { ...values.options, [option.id]: choice })"
           />
         </section>

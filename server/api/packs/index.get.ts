@@ -1,3 +1,3 @@
-import type { PackLine } from '../../../contracts/answers'
+import { listPacks } from '../../garage-packs'
 
-export default defineRoute((): PackLine[] => [...useShelf().packs.values()].map(({ id, title, about }) => ({ id, title, about })))
+export default defineRoute(() => listPacks(useStore(sessionGarage()), useShelf()))

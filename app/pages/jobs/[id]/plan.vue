@@ -1,75 +1,97 @@
 <script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
+import { operationOrder } from '../../../../core/sequence'
 import { minutesText } from '../../../lib/durations'
 
 const { state, next } = useJob()
 const t = useTerms()
 const asked = ref<string | null>(null)
 const marginOpen = ref(false)
+const close = ref(false)
 const plan = computed(() => state.value.plan!)
 const procedure = computed(() => state.value.procedure!)
+const { move, togglePin, replan, cancel, progress, pinned, done } = usePlanEdits()
 const titles = computed(() => new Map(procedure.value.operations.map(operation => [operation.id, operation.title])))
 const titleOf = (id: string) => t(titles.value.get(id) ?? procedure.value.positions[id.startsWith('raise') ? 'raised' : 'ground'].title)
-const saved = computed(() => plan.value.authored.minutes - plan.value.totals.minutes)
-const toolsById = computed(() => new Map(procedure.value.tools.map(tool => [tool.id, tool])))
+const setupSaved = computed(() => plan.value.authored.setupMinutes - plan.value.totals.setupMinutes)
+const above = computed(() => plan.value.totals.minutes + plan.value.totals.closedMinutes - plan.value.lowerBoundMinutes)
+const gapPercent = computed(() => Math.max(0, above.value / plan.value.lowerBoundMinutes * 100))
+const tabs = ['Order', 'How', 'When', 'Tools', 'Parts'] as const
+const ended = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
 
 function ask(stepId: string) {
   asked.value = asked.value === stepId ? null : stepId
   marginOpen.value = asked.value !== null
 }
+function shift(stepId: string, by: 1 | -1) {
+  if (!titles.value.has(stepId) || done.value.has(stepId)) return
+  asked.value = stepId
+  move(stepId, operationOrder(plan.value).indexOf(stepId) + by)
+}
+function pin(stepId: string) {
+  if (!titles.value.has(stepId) || done.value.has(stepId)) return
+  asked.value = stepId
+  togglePin(stepId)
+}
 </script>
 
 <template>
-  <SheetWithMargin v-model:open="marginOpen" :margin-title="asked ? 'Why here' : 'Tools to lay out'">
+  <SheetWithMargin v-model:open="marginOpen" :margin-title="asked ? 'Why here' : 'About this plan'">
     <div class="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
       <h1 class="text-2xl"><span class="figure">{{ minutesText(plan.totals.minutes) }}</span> in {{ plan.trips.length }} trips</h1>
-      <p class="text-quiet">
-        work <span class="figure text-ink">{{ minutesText(plan.totals.workMinutes) }}</span>, walking, lifting and tools
-        <span class="figure text-ink">{{ minutesText(plan.totals.setupMinutes) }}</span><template v-if="plan.totals.waitMinutes >= 1">, waiting <span class="figure text-ink">{{ minutesText(plan.totals.waitMinutes) }}</span></template>
+      <FinishOdds v-if="!ended && next" />
+    </div>
+    <p class="mt-1 text-quiet">{{ t(procedure.title) }}</p>
+
+    <PlanPicture
+      v-if="state.clock" class="mt-3" :plan="plan" :procedure="procedure" :clock="state.clock" :done="done" :pinned="pinned" :asked="asked" :next="next?.id ?? null" :close="close"
+      @ask="ask" @move="move"
+    />
+
+    <div class="mt-2 flex flex-wrap items-center gap-2">
+      <template v-if="progress">
+        <div class="h-3 min-w-32 flex-1 border border-line" role="progressbar" aria-label="Working out the order" :aria-valuenow="Math.round(progress.share * 100)" aria-valuemin="0" aria-valuemax="100"><div class="h-full bg-action" :style="{ width: `${progress.share * 100}%` }" /></div>
+        <button class="button" @click="cancel">Stop</button>
+      </template>
+      <button v-else class="button" :disabled="ended || !next" @click="replan()">Work the order out again</button>
+      <button class="button max-sm:hidden" :aria-pressed="close" @click="close = !close">{{ close ? 'Whole job' : 'Close up' }}</button>
+      <p class="ml-auto text-sm text-quiet">
+        <template v-if="plan.proven">No order is shorter.</template>
+        <template v-else-if="plan.setting.pins.length === 0">At most <span class="figure">{{ gapPercent.toFixed(gapPercent < 10 ? 1 : 0) }} %</span> above the shortest there can be.</template>
+        <template v-else>{{ plan.setting.pins.length }} pinned.</template>
       </p>
     </div>
-    <p class="mt-1 text-quiet">
-      In the order it is written down: <span class="figure">{{ minutesText(plan.authored.minutes) }}</span>,
-      {{ plan.authored.placeChanges }} changes of place. Here {{ plan.totals.placeChanges }}<template v-if="saved >= 1">, and <span class="figure">{{ minutesText(saved) }}</span> sooner</template>.
-    </p>
-    <p class="mt-1 text-quiet">{{ procedure.title ? t(procedure.title) : '' }}</p>
 
-    <PlanLanes :plan="plan" :done="state.done" :asked="asked" :next="next?.id ?? null" class="mt-4" @ask="ask" />
-
-    <ol class="mt-6">
-      <li v-for="(trip, index) in plan.trips" :key="index" class="border-t-2 border-ink py-3">
-        <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
-          <PlaceTag :place="trip.place" />
-          <span>{{ trip.car === 'raised' ? 'car raised' : 'car on the ground' }}</span>
-          <span class="figure ml-auto">{{ minutesText(trip.minutes) }}</span>
-        </p>
-        <ul class="mt-1">
-          <li v-for="stepId in trip.stepIds" :key="stepId">
-            <button
-              class="flex min-h-11 w-full items-center gap-3 border-l-4 py-1 pl-3 text-left hover:bg-tint"
-              :class="[asked === stepId ? 'border-action bg-tint' : next?.id === stepId ? 'border-ink' : 'border-transparent', state.done[stepId] ? 'text-quiet' : '']"
-              :aria-pressed="asked === stepId" @click="ask(stepId)"
-            >
-              <span class="figure w-5" aria-hidden="true">{{ state.done[stepId] ? '✓' : next?.id === stepId ? '▸' : '' }}</span>
-              <span class="flex-1">{{ titleOf(stepId) }}<span v-if="state.done[stepId]" class="sr-only">, done</span></span>
-              <span class="figure text-sm">{{ Math.round(plan.steps.find(step => step.id === stepId)!.finishMinutes - plan.steps.find(step => step.id === stepId)!.startMinutes) || '<1' }} min</span>
-            </button>
-          </li>
-        </ul>
-      </li>
-    </ol>
+    <TabGroup as="div" class="mt-5">
+      <TabList class="flex border-b-2 border-ink" aria-label="Parts of the plan">
+        <Tab v-for="tab in tabs" :key="tab" v-slot="{ selected }" as="template"><button class="min-h-12 px-3 font-semibold sm:px-5" :class="selected ? 'bg-ink text-paper' : 'text-ink'">{{ tab }}</button></Tab>
+      </TabList>
+      <TabPanels>
+        <TabPanel :tabindex="-1"><PlanOrder :plan="plan" :done="done" :pinned="pinned" :asked="asked" :next="next?.id ?? null" :title-of="titleOf" class="mt-2" @ask="ask" @shift="shift" @pin="pin" /></TabPanel>
+        <TabPanel :tabindex="-1" class="pt-5"><PlanOptions /></TabPanel>
+        <TabPanel :tabindex="-1" class="pt-5"><PlanCircumstances @change="replan" /></TabPanel>
+        <TabPanel :tabindex="-1" class="pt-5"><PlanTools :plan="plan" :procedure="procedure" /></TabPanel>
+        <TabPanel :tabindex="-1" class="pt-3"><PlanParts @change="replan" /></TabPanel>
+      </TabPanels>
+    </TabGroup>
 
     <template #margin>
-      <div v-if="asked">
-        <h2 class="text-lg">{{ titleOf(asked) }}</h2>
-        <p class="mb-3 mt-1 font-semibold text-action max-lg:hidden">Why here</p>
-        <WhyPanel :step-id="asked" />
-      </div>
-      <div v-else>
-        <h2 class="text-lg max-lg:hidden">Tools to lay out</h2>
-        <p class="text-quiet">In the order they are first wanted. Ask any step to see why it stands where it stands.</p>
-        <ul class="ruled mt-2">
-          <li v-for="id in plan.tools" :key="id" class="flex justify-between gap-3 py-1"><span>{{ t(toolsById.get(id)!.name) }}</span><span class="figure">{{ toolsById.get(id)!.size }}</span></li>
-        </ul>
+      <StepMargin v-if="asked" :step-id="asked" :done="done" :pinned="pinned" :title-of="titleOf" @shift="shift" @pin="pin" />
+      <div v-else class="grid gap-3">
+        <h2 class="text-lg max-lg:hidden">About this plan</h2>
+        <dl class="ruled">
+          <div class="flex justify-between gap-4 py-1"><dt>Work</dt><dd class="figure">{{ minutesText(plan.totals.workMinutes) }}</dd></div>
+          <div class="flex justify-between gap-4 py-1"><dt>Walking, lifting, tools</dt><dd class="figure">{{ minutesText(plan.totals.setupMinutes) }}</dd></div>
+          <div class="flex justify-between gap-4 py-1"><dt>Idle waits</dt><dd class="figure">{{ minutesText(plan.totals.waitMinutes) }}</dd></div>
+          <div v-if="plan.totals.closedMinutes >= 1" class="flex justify-between gap-4 py-1"><dt>Closed in between</dt><dd class="figure">{{ minutesText(plan.totals.closedMinutes) }}</dd></div>
+          <div class="flex justify-between gap-4 py-1"><dt>Changes of place</dt><dd class="figure">{{ plan.totals.placeChanges }}</dd></div>
+          <div class="flex justify-between gap-4 py-1"><dt>Car raised</dt><dd class="figure">{{ plan.totals.timesRaised === 1 ? 'once' : `${plan.totals.timesRaised} times` }}</dd></div>
+        </dl>
+        <p>
+          In the order it is written down it would take <span class="figure">{{ minutesText(plan.authored.minutes) }}</span> with {{ plan.authored.placeChanges }} changes of place.
+          <template v-if="setupSaved >= 1">This order saves <span class="figure font-semibold">{{ minutesText(setupSaved) }}</span> of walking, lifting and tool changes, {{ Math.round(setupSaved / plan.authored.setupMinutes * 100) }} in 100.</template>
+        </p>
+        <p class="text-quiet">Odds come from the low, likely and high minutes of each step, drawn ten thousand times. Ask any step to see why it stands where it stands, and to move it.</p>
       </div>
     </template>
   </SheetWithMargin>

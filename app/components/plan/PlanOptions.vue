@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { pastOf, planSetting } from '../../../core/job'
+import type { Pack } from '../../../core/packs'
+import type { SwitchOptions } from '../../../contracts/jobs'
+import { deviceId, newId } from '../../lib/ids'
+import { issuesOf } from '../../lib/reason-of'
+import { utcOffsetMinutes } from '../../lib/utc-offset'
+
+/** How the job is done, as sentences with a choice inside; each other choice shows what it would change. */
+const { store, state } = useJob()
+const garage = useGarageStore()
+const messages = useMessages()
+const t = useTerms()
+const pack = shallowRef<Pack | null>(null)
+const gone = ref('')
+const sending = ref(false)
+const closed = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
+
+async function load() {
+  gone.value = ''
+  try {
+    pack.value = await $fetch<Pack>(`/api/packs/${state.value.procedure!.packId}`)
+  }
+  catch (error) {
+    gone.value = issuesOf(error)[0]!.reason
+  }
+}
+onMounted(load)
+
+const { preview, differences, problem, cancel } = usePlanPreview(() => {
+  const { procedure, done, circumstances } = state.value
+  if (!pack.value || !procedure || closed.value) return null
+  const past = pastOf(state.value)
+  const clock = { at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(), minutes: past?.steps.at(-1)?.finishMinutes ?? 0 }
+  const undo = Object.fromEntries(procedure.operations.filter(operation => done[operation.id]).map(({ id, takesOff, putsBack }) => [id, { takesOff, putsBack }]))
+  return { pack: pack.value, options: procedure.options, setting: planSetting(circumstances, procedure.hands, clock), past, undo }
+})
+
+async function choose(optionId: string, choiceId: string) {
+  const difference = differences.value[`${optionId}=${choiceId}`]
+  cancel()
+  sending.value = true
+  const { procedure, circumstances, done } = state.value
+  const request: SwitchOptions = {
+    id: newId(), options: { ...procedure!.options, [optionId]: choiceId }, circumstances,
+    ...(difference ? { order: difference.order.filter(id => !done[id]) } : {}),
+    personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
+  }
+  try {
+    await $fetch(`/api/jobs/${store.jobId}/options`, { method: 'POST', body: request })
+    await store.refresh()
+  }
+  catch (error) {
+    messages.say(t(issuesOf(error)[0]!.reason), 'refused')
+  }
+  finally {
+    sending.value = false
+  }
+}
+</script>
+
+<template>
+  <section aria-label="How it is done" :aria-busy="sending">
+    <p v-if="gone" class="border-l-4 border-attention pl-4">
+      The ways of doing it cannot be shown. {{ gone }} The plan as it stands is kept. <button class="font-semibold underline" @click="load">Try again</button>
+    </p>
+    <p v-else-if="!pack" class="text-quiet" role="status">Fetching the ways of doing it</p>
+    <template v-else>
+      <p v-if="problem" class="text-danger" role="alert">{{ problem }}</p>
+      <p v-if="closed" class="text-quiet">The job is closed; this is how it was done.</p>
+      <div class="grid gap-4">
+        <OptionSentence
+          v-for="option in pack.options" :key="option.id" :option="option" :differences="differences" :pending="!closed && !preview" :model-value="state.procedure!.options[option.id] ?? option.default"
+          @update:model-value="choice => !closed && !sending && choose(option.id, choice)"
+        />
+      </div>
+    </template>
+  </section>
+</template>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import type { Plan } from '../../../core/sequence'
+import { minutesText } from '../../lib/durations'
+
+/** The plan in words: trip by trip, step by step. A step that has the focus is moved with Alt and an arrow, pinned with P. */
+const props = defineProps<{ plan: Plan, done: Set<string>, pinned: Set<string>, asked: string | null, next: string | null, titleOf: (id: string) => string }>()
+const emit = defineEmits<{ ask: [stepId: string], shift: [stepId: string, by: 1 | -1], pin: [stepId: string] }>()
+const steps = computed(() => new Map(props.plan.steps.map(step => [step.id, step])))
+
+function minutesOf(id: string): string {
+  const step = steps.value.get(id)!
+  return String(Math.round(step.finishMinutes - step.startMinutes - (step.closedMinutes ?? 0)) || '<1')
+}
+function press(event: KeyboardEvent, stepId: string) {
+  if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) emit('shift', stepId, event.key === 'ArrowUp' ? -1 : 1)
+  else if (event.key.toLowerCase() === 'p' && !event.ctrlKey && !event.metaKey && !event.altKey) emit('pin', stepId)
+  else return
+  event.preventDefault()
+  // The row is drawn elsewhere now; the focus goes with it.
+  void nextTick(() => (document.querySelector(`[data-row="${stepId}"]`) as HTMLElement | null)?.focus())
+}
+</script>
+
+<template>
+  <ol>
+    <li v-for="(trip, index) in plan.trips" :key="index" class="border-t-2 border-ink py-3">
+      <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <PlaceTag :place="trip.place" />
+        <span>{{ trip.car === 'raised' ? 'car raised' : 'car on the ground' }}</span>
+        <span class="figure ml-auto">{{ minutesText(trip.minutes) }}</span>
+      </p>
+      <ul class="mt-1">
+        <li v-for="stepId in trip.stepIds" :key="stepId">
+          <p v-if="steps.get(stepId)!.waitMinutes >= 1" class="border-l-4 border-attention py-1 pl-3 text-attention">Waits {{ minutesText(steps.get(stepId)!.waitMinutes) }}. {{ steps.get(stepId)!.waitBecause }}</p>
+          <button
+            class="flex min-h-11 w-full items-center gap-3 border-l-4 py-1 pl-3 text-left hover:bg-tint" :data-row="stepId" :data-testid="`row-${stepId}`"
+            :class="[asked === stepId ? 'border-action bg-tint' : next === stepId ? 'border-ink' : 'border-transparent', done.has(stepId) ? 'text-quiet' : '']"
+            :aria-pressed="asked === stepId" @click="emit('ask', stepId)" @keydown="event => press(event, stepId)"
+          >
+            <span class="figure w-5" aria-hidden="true">{{ done.has(stepId) ? '✓' : next === stepId ? '▸' : '' }}</span>
+            <span class="flex-1">{{ titleOf(stepId) }}<span v-if="done.has(stepId)" class="sr-only">, done</span></span>
+            <span v-if="pinned.has(stepId)" class="tag text-sm">pinned</span>
+            <span v-if="steps.get(stepId)!.shortHanded" class="tag border-attention text-sm text-attention">wants two</span>
+            <span class="figure text-sm">{{ minutesOf(stepId) }} min</span>
+          </button>
+        </li>
+      </ul>
+    </li>
+  </ol>
+</template>

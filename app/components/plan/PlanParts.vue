@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { addHours, format, set } from 'date-fns'
+import type { Circumstances } from '../../../core/job'
+
+/** What has to be bought under these options, where it is used, and when it is there. */
+const emit = defineEmits<{ change: [change: Partial<Circumstances>] }>()
+const { state } = useJob()
+const t = useTerms()
+const LOCAL = "yyyy-MM-dd'T'HH:mm"
+const lines = computed(() => state.value.procedure!.parts.map((part) => {
+  const users = state.value.procedure!.operations.filter(operation => part.id in operation.parts)
+  return {
+    part, users, used: users.every(operation => state.value.done[operation.id]),
+    count: users.reduce((sum, operation) => sum + operation.parts[part.id]!, 0),
+    arrival: state.value.circumstances.arrivals.find(entry => entry.partId === part.id),
+  }
+}))
+const arrivalsWithout = (partId: string) => state.value.circumstances.arrivals.filter(entry => entry.partId !== partId)
+const tomorrow = () => set(addHours(new Date(), 24), { hours: 10, minutes: 0, seconds: 0, milliseconds: 0 })
+
+function arrives(partId: string, at: Date) {
+  if (Number.isNaN(at.getTime())) return
+  emit('change', { arrivals: [...arrivalsWithout(partId), { partId, at: at.toISOString() }] })
+}
+</script>
+
+<template>
+  <section>
+    <p v-if="lines.length === 0" class="text-quiet">Nothing has to be bought for this way of doing it.</p>
+    <ul v-else class="ruled">
+      <li v-for="{ part, count, users, arrival, used } in lines" :key="part.id" class="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
+        <span class="figure w-10 text-right text-lg font-semibold">{{ count }}</span>
+        <span class="min-w-0 flex-1 basis-60">
+          <span class="font-semibold" :class="used ? 'text-quiet' : ''">{{ t(part.name) }}</span>
+          <span v-if="part.about" class="block text-sm text-quiet">{{ t(part.about) }}</span>
+          <span class="block text-sm text-quiet">{{ used ? 'Used. ' : '' }}{{ t(users[0]!.title) }}</span>
+        </span>
+        <template v-if="arrival">
+          <label class="sr-only" :for="`arrives-${part.id}`">{{ t(part.name) }} arrives</label>
+          <input :id="`arrives-${part.id}`" type="datetime-local" class="figure w-56!" :value="format(arrival.at, LOCAL)" @change="arrives(part.id, new Date(($event.target as HTMLInputElement).value))">
+          <button class="button" @click="emit('change', { arrivals: arrivalsWithout(part.id) })">It is here</button>
+        </template>
+        <button v-else-if="!used" class="button" @click="arrives(part.id, tomorrow())">Still on its way<span class="sr-only">: {{ t(part.name) }}</span></button>
+      </li>
+    </ul>
+  </section>
+</template>

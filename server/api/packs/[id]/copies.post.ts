@@ -1,0 +1,9 @@
+import { packCopy } from '../../../../contracts/jobs'
+import { copyPack } from '../../../garage-packs'
+
+export default defineRoute(async (event) => {
+  const { personId } = await readChecked(event, packCopy)
+  const copy = await copyPack(useStore(sessionGarage()), useShelf(), getRouterParam(event, 'id')!, personId)
+  setResponseStatus(event, 201)
+  return copy
+})

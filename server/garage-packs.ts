@@ -1,0 +1,97 @@
+import type { PackLine, PackText } from '../contracts/answers'
+import { readPack } from '../contracts/read-pack'
+import { writePack } from '../contracts/write-pack'
+import type { Pack } from '../core/packs'
+import type { GarageStore } from './db/for-garage'
+import type { PackRow } from './db/queries/packs'
+import type { PackShelf } from './load-packs'
+import { Refused } from './refused'
+
+/** How many of the faults of a refused file are told. */
+const TOLD = 20
+
+const operationCount = (pack: Pack) => pack.modules.reduce((sum, module) => sum + module.operations.length, 0)
+
+/**
+ * Reads the text of a pack that somebody sends.
+ * @throws Refused with path, line and reason of what is wrong
+ */
+export function acceptPack(yaml: string, shelf: PackShelf): Pack {
+  const { pack, problems } = readPack(yaml, shelf.terms)
+  if (!pack) throw new Refused(422, problems.slice(0, TOLD).map(({ path, reason, line }) => ({ path, reason: `line ${line}: ${reason}` })))
+  return pack
+}
+
+/** A pack by its id, the garage's own or one that ships; `null` when there is none. */
+export async function findPack(store: GarageStore, shelf: PackShelf, id: string): Promise<Pack | null> {
+  const shipped = shelf.packs.get(id)
+  if (shipped) return shipped
+  const row = await store.packs.find(id)
+  return row && acceptPack(row.yaml, shelf)
+}
+
+/** Every layout the garage can choose, its own last. */
+export async function listPacks(store: GarageStore, shelf: PackShelf): Promise<PackLine[]> {
+  const people = new Map((await store.garage.people()).map(person => [person.id, person.name]))
+  const line = ({ id, title, about }: Pack, row: PackRow | null, count: number): PackLine => ({
+    id, title, about, operationCount: count,
+    own: row && { revision: row.revision, changedAt: row.changedAt.toISOString(), changedBy: people.get(row.changedBy) ?? '' },
+  })
+  const own = (await store.packs.list()).map((row) => {
+    const pack = acceptPack(row.yaml, shelf)
+    return line(pack, row, operationCount(pack))
+  })
+  return [...[...shelf.packs.values()].map(pack => line(pack, null, operationCount(pack))), ...own]
+}
+
+/** The text of a pack, as it is exported and edited. */
+export async function packTextOf(store: GarageStore, shelf: PackShelf, id: string): Promise<PackText> {
+  const shipped = shelf.packs.get(id)
+  if (shipped) return { id, yaml: writePack(shipped), revision: 0 }
+  const row = await store.packs.find(id)
+  if (!row) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
+  return { id, yaml: row.yaml, revision: row.revision }
+}
+
+/** Takes a pack in under the id it gives itself. */
+export async function importPack(store: GarageStore, shelf: PackShelf, yaml: string, personId: string): Promise<PackText> {
+  const pack = acceptPack(yaml, shelf)
+  await wantPerson(store, personId)
+  if (shelf.packs.has(pack.id)) throw new Refused(409, [{ path: 'yaml.id', reason: `"${pack.id}" is the id of a layout that ships. Give yours another.` }])
+  if (!await store.packs.add(pack.id, yaml, personId)) throw new Refused(409, [{ path: 'yaml.id', reason: `The garage has a layout "${pack.id}" already.` }])
+  return { id: pack.id, yaml, revision: 1 }
+}
+
+/** Makes a copy of a pack that the garage may change, under a free id. */
+export async function copyPack(store: GarageStore, shelf: PackShelf, id: string, personId: string): Promise<PackText> {
+  const pack = await findPack(store, shelf, id)
+  if (!pack) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
+  await wantPerson(store, personId)
+  for (let number = 1; ; number++) {
+    const copy = { ...pack, id: `${id}-own${number > 1 ? `-${number}` : ''}`, title: `${pack.title}, ours${number > 1 ? ` ${number}` : ''}`, version: 1 }
+    const yaml = writePack(copy)
+    if (!shelf.packs.has(copy.id) && await store.packs.add(copy.id, yaml, personId)) return { id: copy.id, yaml, revision: 1 }
+  }
+}
+
+/** Changes a pack of the garage; nobody's change since `revision` is written over. */
+export async function changePack(store: GarageStore, shelf: PackShelf, id: string, revision: number, yaml: string, personId: string): Promise<PackText> {
+  if (shelf.packs.has(id)) throw new Refused(409, [{ path: 'id', reason: 'A layout that ships is not changed. Duplicate it and change the copy.' }])
+  if (!await store.packs.find(id)) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
+  const pack = acceptPack(yaml, shelf)
+  await wantPerson(store, personId)
+  if (pack.id !== id) throw new Refused(422, [{ path: 'yaml.id', reason: `The id of a layout stays: "${id}".` }])
+  if (!await store.packs.change(id, revision, yaml, personId)) throw new Refused(409, [{ path: 'revision', reason: 'Somebody else changed this layout meanwhile. Open it again; what you wrote is still in the editor.' }])
+  return { id, yaml, revision: revision + 1 }
+}
+
+/** Removes a pack of the garage. Jobs planned from it keep their work. */
+export async function removePack(store: GarageStore, shelf: PackShelf, id: string): Promise<void> {
+  if (shelf.packs.has(id)) throw new Refused(409, [{ path: 'id', reason: 'A layout that ships is not removed.' }])
+  if (!await store.packs.remove(id)) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
+}
+
+async function wantPerson(store: GarageStore, personId: string): Promise<void> {
+  const people = await store.garage.people()
+  if (!people.some(person => person.id === personId)) throw new Refused(422, [{ path: 'personId', reason: 'Nobody of this garage has that id.' }])
+}
