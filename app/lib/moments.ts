@@ -1,4 +1,4 @@
-import { addMinutes, format, isSameDay, isTomorrow, isYesterday } from 'date-fns'
+import { format, isSameDay, isTomorrow, isYesterday } from 'date-fns'
 
 /** A moment as short as it can be said today: `16:40`, `tomorrow 09:10`, `Thu 3 Dec 11:00`. */
 export function momentText(moment: Date | string, now = new Date()): string {
@@ -8,9 +8,4 @@ export function momentText(moment: Date | string, now = new Date()): string {
   if (isTomorrow(date)) return `tomorrow ${time}`
   if (isYesterday(date)) return `yesterday ${time}`
   return format(date, 'EEE d MMM HH:mm')
-}
-
-/** The moment `minutes` from now. */
-export function afterMinutes(minutes: number, now = new Date()): Date {
-  return addMinutes(now, minutes)
 }

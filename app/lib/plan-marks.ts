@@ -33,13 +33,15 @@ export function waitBars(plan: Plan, procedure: Procedure): WaitBar[] {
     })
 }
 
-export interface MilestoneMark { stepId: string, label: string, place: Place, x: number, row: 0 | 1, anchor: 'start' | 'end' }
+export interface MilestoneMark { stepId: string, label: string, place: Place, x: number, row: number, anchor: 'start' | 'end' }
 
-/** What is reached and when, in two rows so that words do not run over each other. */
+const ROWS = 3
+
+/** What is reached and when, in rows so that words do not run over each other; what finds no room goes without. */
 export function milestoneMarks(plan: Plan, procedure: Procedure, x: ScaleLinear<number, number>): MilestoneMark[] {
   const named = new Map(procedure.operations.flatMap(operation => operation.milestone ? [[operation.id, operation.milestone] as const] : []))
   const right = x.range().at(-1)!
-  const until = [-Infinity, -Infinity]
+  const until = Array<number>(ROWS).fill(-Infinity)
   return plan.steps.flatMap((step) => {
     const label = named.get(step.id)
     if (label === undefined) return []
@@ -47,7 +49,8 @@ export function milestoneMarks(plan: Plan, procedure: Procedure, x: ScaleLinear<
     const width = label.length * 8.5 + 8
     const anchor = at + width > right ? 'end' as const : 'start' as const
     const begin = anchor === 'end' ? at - width : at
-    const row = begin > until[1]! ? 1 : begin > until[0]! ? 0 : until[1]! <= until[0]! ? 1 : 0
+    const row = until.findLastIndex(end => begin > end)
+    if (row < 0) return []
     until[row] = begin + width
     return [{ stepId: step.id, label, place: step.place, x: at, row, anchor }]
   })

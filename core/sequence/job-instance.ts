@@ -29,8 +29,8 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
     const leader = bound.leaders.get(operation.id)
     return {
       id: operation.id, place: operation.place, car: operation.car, tools: operation.tools,
-      minutes: operation.minutes[1],
       // One pair of hands at work for two takes the long estimate. Common practice, no source.
+      minutes: operation.minutes[two && setting.helperWindow === null ? 2 : 1],
       ...(two ? { aloneMinutes: operation.minutes[2] } : {}),
       ...(earliest > 0 ? { notBefore: earliest } : {}),
       ...(operation.dirt ? { hands: operation.dirt } : {}),

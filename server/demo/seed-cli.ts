@@ -1,4 +1,4 @@
-/** Seeds the demo into an empty database; leaves one that has it as it is. `--no-jobs` leaves the Yard empty. */
+/** Seeds the demo into an empty database; leaves one that has it as it is. `--no-jobs` leaves the Yard empty; ELDRIN_DEMO_NOW (ISO 8601) is the moment its jobs are told from. */
 import { fileURLToPath } from 'node:url'
 import { openDatabase } from '../db/client'
 import { loadPacks, PackFileError } from '../load-packs'
@@ -8,7 +8,7 @@ const { db, close } = openDatabase(process.env.DATABASE_URL!, 2)
 try {
   if (!await hasDemo(db)) {
     const shelf = loadPacks(process.env.ELDRIN_PACKS ?? fileURLToPath(new URL('../../packs', import.meta.url)))
-    await seedDemo(db, shelf, !process.argv.includes('--no-jobs'))
+    await seedDemo(db, shelf, !process.argv.includes('--no-jobs'), process.env.ELDRIN_DEMO_NOW ? Date.parse(process.env.ELDRIN_DEMO_NOW) : Date.now())
     console.log('Demo garage written.')
   }
 }

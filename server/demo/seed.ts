@@ -69,7 +69,7 @@ export async function hasDemo(db: Database): Promise<boolean> {
 }
 
 /** Fills an empty database with the demo garage: people, cars, invented figures and, unless told otherwise, jobs at different points of the work. */
-export async function seedDemo(db: Database, shelf: PackShelf, withJobs = true): Promise<void> {
+export async function seedDemo(db: Database, shelf: PackShelf, withJobs = true, now = Date.now()): Promise<void> {
   await db.insert(garage).values(demoGarage)
   await db.insert(person).values(demoPeople.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
   await db.insert(vehicle).values(demoVehicles.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
@@ -77,14 +77,13 @@ export async function seedDemo(db: Database, shelf: PackShelf, withJobs = true):
     ...figure, id: crypto.randomUUID(), garageId: DEMO_GARAGE_ID, vehicleId: demoVehicles[index]!.id, enteredBy: demoPeople[0]!.id,
   })))
   if (!withJobs) return
-  const now = Date.now()
   for (const demo of jobs) {
     const start = now - demo.hoursAgo * HOUR
     const id = crypto.randomUUID()
     const { options, complaint, pumpTest, odometerKm } = demo
     await openJob(db, DEMO_GARAGE_ID, shelf, {
       id, vehicleId: demoVehicles[demo.vehicle]!.id, packId: demo.packId ?? 'fwd-transverse', options, complaint, pumpTest, odometerKm,
-      personId: demoPeople[0]!.id, deviceId: 'demo', at: new Date(start).toISOString(), utcOffsetMinutes: 0,
+      personId: demoPeople[0]!.id, deviceId: 'demo', at: new Date(start).toISOString(), utcOffsetMinutes: -new Date(start).getTimezoneOffset(),
     })
     const mechanic = new DemoMechanic(await forGarage(db, DEMO_GARAGE_ID).jobs.events(id), demoPeople[0]!.id, start)
     demo.work(mechanic, now)

@@ -19,9 +19,9 @@ const props = defineProps<{
 const emit = defineEmits<{ ask: [stepId: string], move: [stepId: string, place: number] }>()
 const t = useTerms()
 
-const LANE = 44
+const LANE = 46
 const LABEL = 92
-const TOP = 46
+const TOP = 66
 const PER_MINUTE_CLOSE = 4.5
 const lanesBottom = TOP + LANE * places.length
 const frame = useTemplateRef('frame')
@@ -141,9 +141,6 @@ watchPostEffect(() => {
             <pattern id="plan-closed" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="6" stroke="var(--rule)" stroke-width="3" /></pattern>
             <pattern id="plan-done" width="5" height="5" patternUnits="userSpaceOnUse"><path d="M0 5 L5 0" stroke="var(--line)" stroke-width="1" /></pattern>
           </defs>
-          <g v-for="[from, to] in scale.closed" :key="`closed-${from}`">
-            <rect :x="x(from)" :y="TOP" :width="x(to) - x(from)" :height="axisTop - TOP" fill="url(#plan-closed)" />
-          </g>
           <g v-if="helper">
             <rect :x="x(helper.fromMinutes)" :y="TOP - 2" :width="Math.max(2, x(helper.toMinutes) - x(helper.fromMinutes))" :height="lanesBottom - TOP + 4" fill="var(--tint)" stroke="var(--action)" stroke-dasharray="4 3" />
             <text :x="x(helper.fromMinutes) + 4" :y="lanesBottom - 5" font-size="15" fill="var(--action)">helper here</text>
@@ -153,20 +150,21 @@ watchPostEffect(() => {
 
           <g v-for="(trip, index) in plan.trips" :key="index">
             <path v-if="index > 0" :d="`M${x(plan.trips[index - 1]!.finishMinutes)} ${laneOf(plan.trips[index - 1]!.place) + LANE / 2} L${x(trip.startMinutes)} ${laneOf(trip.place) + LANE / 2}`" fill="none" stroke="var(--line)" stroke-width="1" />
-            <rect :x="x(trip.startMinutes)" :y="laneOf(trip.place) + 5" :width="Math.max(2, x(trip.finishMinutes) - x(trip.startMinutes))" :height="LANE - 10" rx="2" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" />
+            <rect :x="x(trip.startMinutes)" :y="laneOf(trip.place) + 5" :width="Math.max(2, x(trip.finishMinutes) - x(trip.startMinutes))" :height="LANE - 14" rx="2" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" />
           </g>
+          <rect v-for="[from, to] in scale.closed" :key="`closed-${from}`" :x="x(from)" :y="TOP" :width="x(to) - x(from)" :height="axisTop - TOP" fill="url(#plan-closed)" />
           <g v-for="step in plan.steps" :key="step.id" :data-step="step.id" :class="done.has(step.id) || step.kind !== 'operation' ? 'cursor-pointer' : 'cursor-grab'" @click="emit('ask', step.id)" @mouseenter="hovered = step.id" @mouseleave="hovered = null">
             <rect
-              :x="x(step.startMinutes)" :y="laneOf(step.place) + 8" :width="Math.max(1.5, x(step.finishMinutes) - x(step.startMinutes) - 1)" :height="LANE - 16"
+              :x="x(step.startMinutes)" :y="laneOf(step.place) + 8" :width="Math.max(1.5, x(step.finishMinutes) - x(step.startMinutes) - 1)" :height="LANE - 20"
               :fill="fillOf(step.id)" :stroke="ringOf(step.id)" stroke-width="2.5"
             />
             <path v-if="pinned.has(step.id)" :d="`M${x(step.startMinutes) - 4} ${laneOf(step.place) + 1} h9 l-4.5 9 Z`" fill="var(--ink)"><title>pinned</title></path>
-            <text v-if="step.shortHanded" :x="x(step.startMinutes) + 1" :y="laneOf(step.place) + LANE - 1" font-size="15" font-weight="700" fill="var(--attention)">2</text>
+            <text v-if="step.shortHanded" :x="x(step.startMinutes) + 1" :y="laneOf(step.place) + LANE + 3" font-size="15" font-weight="700" fill="var(--attention)">2</text>
           </g>
           <g v-for="wait in waits" :key="wait.key">
             <line :x1="x(wait.from)" :x2="x(wait.from)" :y1="laneOf(wait.place) + LANE - 6" :y2="lanesBottom + 10 + wait.row * 24" stroke="var(--attention)" stroke-dasharray="2 3" />
             <rect :x="x(wait.from)" :y="lanesBottom + 10 + wait.row * 24" :width="Math.max(2, x(wait.to) - x(wait.from))" height="18" fill="var(--attention-tint)" stroke="var(--attention)" />
-            <text :x="x(wait.from) + 4" :y="lanesBottom + 24 + wait.row * 24" font-size="15" fill="var(--ink)">{{ wait.label }}</text>
+            <text :x="x(wait.to) - x(wait.from) > 64 ? x(wait.from) + 4 : x(wait.to) + 4" :y="lanesBottom + 24 + wait.row * 24" font-size="15" fill="var(--ink)">{{ wait.label }}</text>
           </g>
           <path :d="groundArea" fill="none" stroke="var(--ink)" stroke-width="3" stroke-linejoin="round" />
           <g v-for="mark in milestones" :key="mark.stepId">

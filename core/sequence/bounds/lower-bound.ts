@@ -14,7 +14,7 @@ export interface LowerBound {
 }
 
 /**
- * Minutes below which no order can come, whatever the search finds.
+ * Minutes below which no order can come, whatever the search finds; working minutes where there is closing time.
  *
  * Work, plus the least walking and lifting, plus the least fetching of tools; or the least set-up of all kinds as one
  * assignment; or the longest wait with all that must come before it and after it.
@@ -28,7 +28,9 @@ export function lowerBound(instance: Instance, budget: number): LowerBound {
   const { count, readyMinutes } = instance
   const joint = successionBound(instance, (a, b) => readyMinutes[(a < 0 ? count : a) * count + b]!).total
   const setup = Math.max(trips.minutes + tools, joint)
-  return { minutes: Math.max(instance.startMinutes + work + setup, waitBound(instance)), stays: trips.stays }
+  // Where there is closing time, waits may run through the night and cost no working minute.
+  const waiting = instance.calendar === null ? waitBound(instance) : 0
+  return { minutes: Math.max(instance.startMinutes + work + setup, waiting), stays: trips.stays }
 }
 
 /**

@@ -14,8 +14,7 @@ const { move, togglePin, replan, cancel, progress, pinned, done } = usePlanEdits
 const titles = computed(() => new Map(procedure.value.operations.map(operation => [operation.id, operation.title])))
 const titleOf = (id: string) => t(titles.value.get(id) ?? procedure.value.positions[id.startsWith('raise') ? 'raised' : 'ground'].title)
 const setupSaved = computed(() => plan.value.authored.setupMinutes - plan.value.totals.setupMinutes)
-const above = computed(() => plan.value.totals.minutes + plan.value.totals.closedMinutes - plan.value.lowerBoundMinutes)
-const gapPercent = computed(() => Math.max(0, above.value / plan.value.lowerBoundMinutes * 100))
+const gapPercent = computed(() => Math.max(0, (plan.value.totals.minutes / plan.value.lowerBoundMinutes - 1) * 100))
 const tabs = ['Order', 'How', 'When', 'Tools', 'Parts'] as const
 const ended = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
 
