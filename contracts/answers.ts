@@ -34,6 +34,8 @@ export interface PackLine {
   /** Made by the garage, and so may be changed; with the revision it stands at. */
   own: { revision: number, changedAt: string, changedBy: string } | null
   operationCount: number
+  /** Why it cannot be used; `null` when it can. */
+  fault: string | null
 }
 
 /** `GET /api/packs/:id/file` as JSON: the text of a pack and the revision it stands at, 0 for one that ships. */

@@ -33,13 +33,15 @@ export async function findPack(store: GarageStore, shelf: PackShelf, id: string)
 /** Every layout the garage can choose, its own last. */
 export async function listPacks(store: GarageStore, shelf: PackShelf): Promise<PackLine[]> {
   const people = new Map((await store.garage.people()).map(person => [person.id, person.name]))
-  const line = ({ id, title, about }: Pack, row: PackRow | null, count: number): PackLine => ({
-    id, title, about, operationCount: count,
+  const line = ({ id, title, about }: Pick<Pack, 'id' | 'title' | 'about'>, row: PackRow | null, count: number): PackLine => ({
+    id, title, about, operationCount: count, fault: null,
     own: row && { revision: row.revision, changedAt: row.changedAt.toISOString(), changedBy: people.get(row.changedBy) ?? '' },
   })
   const own = (await store.packs.list()).map((row) => {
-    const pack = acceptPack(row.yaml, shelf)
-    return line(pack, row, operationCount(pack))
+    const { pack, problems } = readPack(row.yaml, shelf.terms)
+    if (pack) return line(pack, row, operationCount(pack))
+    const [first] = problems
+    return { ...line({ id: row.id, title: row.id, about: 'A layout of ours' }, row, 0), fault: `${first!.path}, line ${first!.line}: ${first!.reason}` }
   })
   return [...[...shelf.packs.values()].map(pack => line(pack, null, operationCount(pack))), ...own]
 }

@@ -16,7 +16,7 @@ const closed = computed(() => (yard.jobs ?? []).filter(job => job.status === 'cl
     <header class="border-b-2 border-ink bg-sheet">
       <div class="mx-auto flex max-w-[90rem] flex-wrap items-center justify-between gap-3 px-4 py-2 sm:px-7">
         <p><span class="text-xl font-bold">Eldrin</span> <span class="ml-3 text-quiet">{{ garage.garage?.name }}, {{ garage.garage?.town }}</span></p>
-        <div class="flex gap-2"><NuxtLink to="/jobs/new" class="button button-main">Take a car in</NuxtLink><SettingsMenu /></div>
+        <div class="flex gap-2"><NuxtLink to="/jobs/new" class="button button-main">Take a car in</NuxtLink><NuxtLink to="/library" class="button no-underline">Library</NuxtLink><SettingsMenu /></div>
       </div>
     </header>
     <main id="sheet" class="mx-auto max-w-[90rem] px-4 py-5 sm:px-7">

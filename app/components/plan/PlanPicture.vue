@@ -169,7 +169,7 @@ watchPostEffect(() => {
           <path :d="groundArea" fill="none" stroke="var(--ink)" stroke-width="3" stroke-linejoin="round" />
           <g v-for="mark in milestones" :key="mark.stepId">
             <line :x1="mark.x" :x2="mark.x" :y1="mark.row * 20 + 20" :y2="laneOf(mark.place) + 5" stroke="var(--ink)" stroke-width="1" />
-            <text :x="mark.x + (mark.anchor === 'end' ? -4 : 4)" :y="mark.row * 20 + 17" :text-anchor="mark.anchor" font-size="15" font-weight="650" fill="var(--ink)">{{ t(mark.label) }}</text>
+            <text :x="mark.x + (mark.anchor === 'end' ? -4 : 4)" :y="mark.row * 20 + 17" :text-anchor="mark.anchor" font-size="15" font-weight="650" fill="var(--ink)" stroke="var(--paper)" stroke-width="4" paint-order="stroke">{{ t(mark.label) }}</text>
           </g>
           <g v-for="mark in marks" :key="mark.minutes">
             <line :x1="x(mark.minutes)" :x2="x(mark.minutes)" :y1="axisTop" :y2="axisTop + 5" stroke="var(--line)" />

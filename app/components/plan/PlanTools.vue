@@ -28,7 +28,8 @@ async function toggle(id: string) {
 
 <template>
   <section>
-    <p class="text-lg"><span class="figure font-semibold">{{ plan.tools.length }}</span> tools, in the order they are first wanted.
+    <p class="text-lg">
+      <span class="figure font-semibold">{{ plan.tools.length }}</span> tools, in the order they are first wanted.
       <span v-if="toBorrow.length" class="font-semibold text-attention">To borrow: {{ toBorrow.map(id => t(tools.get(id)!.name)).join(', ') }}.</span>
       <span v-else class="text-quiet">Mark what is not in the house, and it is listed here to borrow.</span>
     </p>

@@ -74,7 +74,7 @@ async function choosePack(id: string) {
 async function load() {
   failed.value = false
   try {
-    [vehicles.value, packLines.value] = await Promise.all([$fetch<VehicleAnswer[]>('/api/vehicles'), $fetch<PackLine[]>('/api/packs')])
+    [vehicles.value, packLines.value] = await Promise.all([$fetch<VehicleAnswer[]>('/api/vehicles'), $fetch<PackLine[]>('/api/packs').then(lines => lines.filter(line => !line.fault))])
     await choosePack(packLines.value[0]!.id)
   }
   catch {

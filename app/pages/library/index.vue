@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import type { PackLine } from '../../../contracts/answers'
+
+useHead({ title: 'Library · Eldrin' })
+const garage = useGarageStore()
+const lines = ref<PackLine[]>([])
+</script>
+
+<template>
+  <div>
+    <LibraryHead title="Library" />
+    <main id="sheet" tabindex="-1" class="mx-auto max-w-5xl px-4 py-5 outline-none sm:px-7">
+      <h1 class="sr-only">Library</h1>
+      <p v-if="!garage.garage" role="status">Fetching the garage</p>
+      <div v-else class="grid gap-12">
+        <PackList @loaded="loaded => { lines = loaded }" />
+        <SchoolDefaults :lines="lines" />
+        <GarageHours />
+      </div>
+    </main>
+  </div>
+</template>
