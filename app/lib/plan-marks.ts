@@ -14,8 +14,11 @@ const SHORTEST_WAIT = 10
 /** How near marks may come, in px. */
 const APART = 64
 
+/** Room for the words beside a bar, px. */
+const WAIT_WORDS = 72
+
 /** Waits between steps as bars below the lanes: what fills a wait stands above it. The longest of those after one step is drawn. */
-export function waitBars(plan: Plan, procedure: Procedure): WaitBar[] {
+export function waitBars(plan: Plan, procedure: Procedure, x: ScaleLinear<number, number>): WaitBar[] {
   const steps = new Map(plan.steps.map(step => [step.id, step]))
   const longest = new Map<string, number>()
   for (const link of procedure.links) {
@@ -26,9 +29,9 @@ export function waitBars(plan: Plan, procedure: Procedure): WaitBar[] {
     .map(({ step, minutes }) => {
       const from = step.finishMinutes
       const to = from + minutes
-      const free = ends.findIndex(end => end <= from)
+      const free = ends.findIndex(end => end <= x(from))
       const row = free < 0 ? ends.length : free
-      ends[row] = to + 30
+      ends[row] = x(to) + WAIT_WORDS
       return { key: step.id, place: step.place, from, to, row, label: minutesText(minutes) }
     })
 }
@@ -75,7 +78,7 @@ export function hourMarks(plan: Plan, clock: PlanClock, { x, closed }: PlanScale
     const date = new Date(start.getTime() + minutes * 60_000)
     const name = format(date, 'EEE')
     marks.push({ minutes, label: name === day ? format(date, 'HH:mm') : format(date, 'EEE HH:mm'), anchor: at < 30 ? 'start' : at > x.range().at(-1)! - 30 ? 'end' : 'middle' })
-    last = at + (name === day ? 0 : 24)
+    last = at + (name === day ? 0 : 44)
     day = name
   }
   return marks

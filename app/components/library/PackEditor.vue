@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { indentWithTab } from '@codemirror/commands'
 import { yaml } from '@codemirror/lang-yaml'
+import { HighlightStyle, syntaxHighlighting } from '@codemirror/language'
 import { lintGutter, setDiagnostics } from '@codemirror/lint'
 import { EditorState } from '@codemirror/state'
 import { EditorView, keymap } from '@codemirror/view'
+import { tags } from '@lezer/highlight'
 import { basicSetup } from 'codemirror'
 import type { PackProblem } from '../../../contracts/read-pack'
 
@@ -25,13 +27,20 @@ const look = EditorView.theme({
   '.cm-diagnostic-error': { borderLeftColor: 'var(--danger)' },
 })
 
+const colours = syntaxHighlighting(HighlightStyle.define([
+  { tag: [tags.definition(tags.propertyName), tags.propertyName], color: 'var(--action)' },
+  { tag: [tags.comment, tags.meta], color: 'var(--quiet)', fontStyle: 'italic' },
+  { tag: [tags.string, tags.content, tags.number, tags.bool], color: 'var(--ink)' },
+  { tag: [tags.punctuation, tags.separator, tags.brace, tags.squareBracket], color: 'var(--quiet)' },
+]))
+
 onMounted(() => {
   view = new EditorView({
     parent: host.value!,
     state: EditorState.create({
       doc: model.value,
       extensions: [
-        basicSetup, yaml(), lintGutter(), look, EditorView.lineWrapping, EditorState.readOnly.of(props.readonly), EditorState.tabSize.of(2),
+        colours, basicSetup, yaml(), lintGutter(), look, EditorView.lineWrapping, EditorState.readOnly.of(props.readonly), EditorState.tabSize.of(2),
         EditorView.contentAttributes.of({ 'aria-label': props.label }),
         keymap.of([indentWithTab, { key: 'Mod-s', preventDefault: true, run: () => { emit('save'); return true } }]),
         EditorView.updateListener.of((update) => { if (update.docChanged) model.value = update.state.doc.toString() }),

@@ -20,19 +20,21 @@ const emit = defineEmits<{ ask: [stepId: string], move: [stepId: string, place: 
 const t = useTerms()
 
 const LANE = 46
-const LABEL = 92
+const LABEL_WIDE = 92
+const LABEL_NARROW = 34
 const TOP = 66
 const PER_MINUTE_CLOSE = 4.5
 const lanesBottom = TOP + LANE * places.length
 const frame = useTemplateRef('frame')
 const drawing = useTemplateRef<SVGSVGElement>('drawing')
 const { width: frameWidth } = useElementSize(frame)
-const width = computed(() => Math.max(frameWidth.value - LABEL, props.close ? drawnMinutes(props.plan) * PER_MINUTE_CLOSE : 0))
+const labelWidth = computed(() => frameWidth.value < 500 ? LABEL_NARROW : LABEL_WIDE)
+const width = computed(() => Math.max(frameWidth.value - labelWidth.value, props.close ? drawnMinutes(props.plan) * PER_MINUTE_CLOSE : 0))
 const scale = computed(() => planScale(props.plan, 2, Math.max(40, width.value - 10)))
 const x = computed(() => scale.value.x)
 const laneOf = (place: Place) => TOP + places.indexOf(place) * LANE
 
-const waits = computed(() => waitBars(props.plan, props.procedure))
+const waits = computed(() => waitBars(props.plan, props.procedure, x.value))
 const waitRows = computed(() => waits.value.reduce((most, wait) => Math.max(most, wait.row + 1), 0))
 const groundTop = computed(() => lanesBottom + 8 + waitRows.value * 24)
 const axisTop = computed(() => groundTop.value + 40)
@@ -126,13 +128,13 @@ watchPostEffect(() => {
 <template>
   <div ref="frame" class="w-full select-none">
     <div v-if="frameWidth > 0" class="flex">
-      <svg :width="LABEL" :height="height" class="shrink-0" aria-hidden="true">
+      <svg :width="labelWidth" :height="height" class="shrink-0" aria-hidden="true">
         <g v-for="place in places" :key="place">
           <rect x="0" :y="laneOf(place) + 9" width="26" height="26" rx="2" fill="var(--ink)" />
           <text x="13" :y="laneOf(place) + 28" fill="var(--paper)" font-size="16" font-weight="700" text-anchor="middle" class="figure">{{ placeNames[place].letter }}</text>
-          <text x="34" :y="laneOf(place) + 28" fill="var(--ink)" font-size="16">{{ placeNames[place].word }}</text>
+          <text v-if="labelWidth > LABEL_NARROW" x="34" :y="laneOf(place) + 28" fill="var(--ink)" font-size="16">{{ placeNames[place].word }}</text>
         </g>
-        <text v-if="waitRows" x="0" :y="lanesBottom + 24" fill="var(--attention)" font-size="15">waits</text>
+        <text v-if="waitRows" x="0" :y="lanesBottom + 24" fill="var(--attention)" font-size="15">{{ labelWidth > LABEL_NARROW ? 'waits' : 'wait' }}</text>
         <text x="0" :y="groundTop + 30" fill="var(--ink)" font-size="15">car</text>
       </svg>
       <div class="min-w-0 flex-1 overflow-x-auto overflow-y-hidden" tabindex="0" role="region" aria-label="Picture of the plan">

@@ -36,11 +36,9 @@ function pin(stepId: string) {
 
 <template>
   <SheetWithMargin v-model:open="marginOpen" :margin-title="asked ? 'Why here' : 'About this plan'">
-    <div class="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
-      <h1 class="text-2xl"><span class="figure">{{ minutesText(plan.totals.minutes) }}</span> in {{ plan.trips.length }} trips</h1>
-      <FinishOdds v-if="!ended && next" />
-    </div>
-    <p class="mt-1 text-quiet">{{ t(procedure.title) }}</p>
+    <h1 class="text-2xl"><span class="figure">{{ minutesText(plan.totals.minutes) }}</span> in {{ plan.trips.length }} trips</h1>
+    <p class="text-quiet">{{ t(procedure.title) }}</p>
+    <FinishOdds v-if="!ended && next" class="mt-1 max-lg:clear-right" />
 
     <PlanPicture
       v-if="state.clock" class="mt-3" :plan="plan" :procedure="procedure" :clock="state.clock" :done="done" :pinned="pinned" :asked="asked" :next="next?.id ?? null" :close="close"

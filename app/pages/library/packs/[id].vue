@@ -137,7 +137,7 @@ useEventListener(window, 'beforeunload', (event) => { if (changed.value) event.p
           </li>
           <li v-if="problems.length > 12" class="py-2 text-quiet">and {{ problems.length - 12 }} more</li>
         </ul>
-        <div :class="looked && problems.length ? 'opacity-60' : ''">
+        <div>
           <p v-if="looked && problems.length && preview" class="text-quiet">The plan as it was before:</p>
           <PreviewPanel :preview="preview" />
         </div>

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest'
+import { link, operation, smallPack } from '../../tests/support/small-pack'
+import { assemblePack } from './assemble-pack'
+import type { LayoutSource, ModuleSource, Shelf } from './assemble-pack'
+import type { PackOption } from './types'
+
+const noChange = { moves: {}, operations: {}, facts: {}, items: {} }
+const module = (id: string, change: Partial<ModuleSource>): ModuleSource => ({ id, title: id, items: [], facts: [], groups: [], parts: [], assumes: {}, operations: [], links: [], adjust: noChange, ...change })
+const slave: PackOption = { id: 'slave', sentence: 'It is …', choices: [{ id: 'aside', label: 'aside' }, { id: 'opened', label: 'opened' }], default: 'aside', school: false }
+const { positions } = smallPack({})
+
+function shelfOf(...modules: ModuleSource[]): Shelf {
+  return {
+    modules: new Map(modules.map(each => [each.id, each])), options: [slave], positions, reach: [], items: [],
+    tools: [{ id: 'bar', name: 'Bar' }, { id: 'saw', name: 'Saw' }], cautions: [],
+  }
+}
+const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSource =>
+  ({ id: 'l', title: 'L', version: 1, about: 'About', fixed: {}, links: [], options: [], modules: modules.map(id => ({ id, when: [] })), ...change })
+const ids = (pack: ReturnType<typeof assemblePack>) => pack.modules.flatMap(each => each.operations.map(({ id }) => id))
+
+describe('assemblePack', () => {
+  const top = module('top', {
+    operations: [operation('plug', { tools: ['bar'], takesOff: { plug: 1 }, refit: { kind: 'mirror', override: { title: 'Plug on', place: 'top' } } }), operation('look')],
+    links: [link('plug', 'look'), link('plug', 'elsewhere')],
+  })
+  const other = module('other', { operations: [operation('elsewhere')] })
+
+  it('leaves out links to work that only other layouts have, and tools that nobody uses', () => {
+    const pack = assemblePack(layout(['top']), shelfOf(top, other))
+    expect(pack.modules[0]!.links.map(each => each.after)).toEqual(['look'])
+    expect(pack.tools.map(tool => tool.id)).toEqual(['bar'])
+    expect(assemblePack(layout(['top', 'other']), shelfOf(top, other)).modules[0]!.links).toHaveLength(2)
+  })
+  it('refuses a link that leads nowhere, a module and an option that are not there', () => {
+    expect(() => assemblePack(layout(['top']), shelfOf(top))).toThrow('modules[top].links[1]: unknown operation "elsewhere"')
+    expect(() => assemblePack(layout(['nowhere']), shelfOf(top, other))).toThrow('there is no module "nowhere"')
+    expect(() => assemblePack(layout(['top'], { options: ['colour'] }), shelfOf(top, other))).toThrow('no shared option "colour"')
+  })
+  it('makes a module from another: elsewhere, in other words, with additions', () => {
+    const under = module('under', {
+      from: 'top', adjust: { ...noChange, moves: { top: 'under' }, operations: { 'plug': { title: 'Reach up' }, 'plug.refit': { minutes: [1, 2, 3] } } },
+      operations: [operation('look', { title: 'Look from below' })],
+    })
+    const [made] = assemblePack(layout(['under']), shelfOf(top, other, under)).modules
+    const [plug, look] = made!.operations
+    expect(plug).toMatchObject({ place: 'under', title: 'Reach up', refit: { override: { place: 'under', title: 'Plug on', minutes: [1, 2, 3] } } })
+    expect(look).toMatchObject({ title: 'Look from below' })
+    const wrong = module('wrong', { from: 'top', adjust: { ...noChange, operations: { nothing: { title: 'None' } } } })
+    expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow('modules[wrong].adjust.operations: unknown operation "nothing"')
+  })
+  it('settles what the layout leaves nobody to choose', () => {
+    const bleed = module('bleed', {
+      assumes: { slave: 'concentric' },
+      operations: [operation('press', { when: [{ slave: ['opened', 'concentric'] }] }), operation('lift', { when: [{ slave: ['aside'] }] }), operation('always')],
+    })
+    expect(ids(assemblePack(layout(['bleed']), shelfOf(bleed)))).toEqual(['press', 'always'])
+    expect(ids(assemblePack(layout(['bleed'], { fixed: { slave: 'aside' } }), shelfOf(bleed)))).toEqual(['lift', 'always'])
+    const asked = assemblePack(layout(['bleed'], { options: ['slave'] }), shelfOf(bleed))
+    expect(asked.modules[0]!.operations[0]!.when).toEqual([{ slave: ['opened'] }])
+  })
+  it('puts a whole module under a choice', () => {
+    const pack = assemblePack(layout([], { options: ['slave'], modules: [{ id: 'other', when: [{ slave: ['opened'] }] }] }), shelfOf(other))
+    expect(pack.modules[0]!.operations[0]!.when).toEqual([{ slave: ['opened'] }])
+  })
+})

@@ -1,0 +1,106 @@
+import { describe, expect, it } from 'vitest'
+import { link, operation, smallPack } from '../../tests/support/small-pack'
+import { expandPack } from '../packs'
+import { planJob, withoutPin, withPin } from '.'
+import type { PlanSetting } from '.'
+
+const bench = (id: string, change: Parameters<typeof operation>[1] = {}) => operation(id, { phase: 'bench', place: 'top', minutes: [10, 20, 40], ...change })
+const plan = (operations: ReturnType<typeof operation>[], links: ReturnType<typeof link>[], setting: Partial<PlanSetting> = {}, parts: { id: string, name: string }[] = []) =>
+  planJob(expandPack(smallPack({ operations, links, parts })), { walkMinutes: 0, toolMinutes: 0, washMinutes: 0, ...setting })
+const startOf = (result: ReturnType<typeof plan>, id: string) => result.steps.find(step => step.id === id)!.startMinutes
+
+describe('a second pair of hands', () => {
+  const heavy = bench('heavy', { hands: 2, aloneWay: 'Use a strap.' })
+  it('halves heavy work while it is there, and flags it while it is not', () => {
+    const alone = plan([heavy], [])
+    expect(alone.totals.minutes).toBe(40)
+    expect(alone.steps[0]!.shortHanded).toBe(true)
+    const helped = plan([heavy], [], { helper: true })
+    expect(helped.totals.minutes).toBe(20)
+    expect(helped.steps[0]!.shortHanded).toBe(false)
+  })
+  it('has heavy work moved into the time it is there', () => {
+    const result = plan([heavy, bench('light'), bench('other')], [], { helperWindow: { fromMinutes: 35, toMinutes: 70 } })
+    expect(startOf(result, 'heavy')).toBe(40)
+    expect(result.totals.minutes).toBe(60)
+    expect(result.steps.some(step => step.shortHanded)).toBe(false)
+  })
+})
+
+describe('working hours', () => {
+  const hours = { fromMinute: 480, toMinute: 540, weekdays: [0, 1, 2, 3, 4, 5, 6] }
+  it('keep a step whole that does not fit before closing', () => {
+    const result = plan([bench('a', { minutes: [1, 40, 50] }), bench('b', { minutes: [1, 40, 50] })], [link('a', 'b', { mirror: false })], { hours, startMinuteOfDay: 480 })
+    expect(startOf(result, 'b')).toBe(1440)
+    expect(result.totals.minutes).toBe(40 + 20 + 40)
+    expect(result.totals.closedMinutes).toBe(1380)
+  })
+  it('let a wait run through the night', () => {
+    const result = plan([bench('seal'), bench('torque')], [link('seal', 'torque', { mirror: false, waitMinutes: 300 })], { hours, startMinuteOfDay: 480 })
+    expect(startOf(result, 'torque')).toBe(1440)
+    expect(result.totals.waitMinutes).toBeLessThanOrEqual(40)
+  })
+})
+
+describe('parts and hands', () => {
+  it('let work wait for a part on its way, and do other work meanwhile', () => {
+    const result = plan([bench('fit', { parts: { kit: 1 } }), bench('other')], [], { arrivals: [{ partId: 'kit', atMinutes: 50 }] }, [{ id: 'kit', name: 'Kit' }])
+    expect(result.order).toEqual(['other', 'fit'])
+    expect(startOf(result, 'fit')).toBe(50)
+    expect(result.steps[1]).toMatchObject({ waitMinutes: 30, waitBecause: 'Waits for a part: Kit.' })
+  })
+  it('put dirty work before clean', () => {
+    const result = plan([bench('a', { dirt: 'clean' }), bench('b', { dirt: 'dirty' }), bench('c', { dirt: 'clean' })], [], { washMinutes: 3 })
+    expect(['a', 'c']).not.toContain(result.order[1] === 'b' ? result.order[2] : undefined)
+    expect(result.totals.minutes).toBeLessThanOrEqual(63)
+  })
+})
+
+describe('pins', () => {
+  const steps = [bench('a'), bench('b', { place: 'under' }), bench('c'), bench('d', { place: 'under' })]
+  it('hold a step directly behind another, whatever it costs', () => {
+    const free = plan(steps, [], { walkMinutes: 5 })
+    const held = plan(steps, [], { walkMinutes: 5, pins: [{ stepId: 'b', after: 'a' }, { stepId: 'c', after: 'b' }] })
+    expect(held.order.filter(id => id.length === 1).join('')).toContain('abc')
+    expect(held.totals.minutes).toBeGreaterThan(free.totals.minutes)
+  })
+  it('can put a step first', () => {
+    expect(plan(steps, [], { pins: [{ stepId: 'd', after: null }] }).order.filter(id => id.length === 1)[0]).toBe('d')
+  })
+  it('are dropped with the sentence when a link forbids them', () => {
+    const result = plan(steps, [link('c', 'a', { mirror: false, because: 'c holds a.' })], { pins: [{ stepId: 'c', after: 'a' }] })
+    expect(result.droppedPins).toEqual([{ stepId: 'c', because: 'c holds a.' }])
+  })
+  it('do not come between steps that follow at once', () => {
+    const result = plan(steps, [link('a', 'b', { mirror: false, atOnce: true, because: 'Cover it at once.' })], { pins: [{ stepId: 'c', after: 'a' }] })
+    expect(result.order.filter(id => id.length === 1).join('')).toContain('ab')
+    expect(result.droppedPins).toEqual([{ stepId: 'c', because: 'Cover it at once.' }])
+  })
+  it('close up when one is moved or taken away', () => {
+    const pins = withPin(withPin([], { stepId: 'b', after: 'a' }), { stepId: 'c', after: 'a' })
+    expect(pins).toEqual([{ stepId: 'b', after: 'c' }, { stepId: 'c', after: 'a' }])
+    expect(withPin(pins, { stepId: 'c', after: 'd' })).toEqual([{ stepId: 'b', after: 'a' }, { stepId: 'c', after: 'd' }])
+    expect(withoutPin(pins, 'c')).toEqual([{ stepId: 'b', after: 'c' }])
+  })
+})
+
+describe('going on from the steps done', () => {
+  it('plans only what is left, and counts waits that began before', () => {
+    const operations = [bench('seal'), bench('torque'), bench('other')]
+    const links = [link('seal', 'torque', { mirror: false, waitMinutes: 60 })]
+    const first = plan(operations, links)
+    const past = { steps: first.steps.filter(step => step.id === 'seal'), place: 'top' as const, car: 'ground' as const }
+    const rest = planJob(expandPack(smallPack({ operations, links })), { walkMinutes: 0, toolMinutes: 0 }, { past })
+    expect(rest.order).toEqual(['seal', 'other', 'torque'])
+    expect(rest.steps[2]!.startMinutes).toBe(80)
+  })
+})
+
+it('refuses an order that leaves a step out, holds one twice or parts a pair', () => {
+  const procedure = expandPack(smallPack({ operations: [bench('a'), bench('b'), bench('c')], links: [link('a', 'b', { mirror: false, atOnce: true, because: 'Cover it at once.' })] }))
+  expect(() => planJob(procedure, {}, { order: ['a', 'b'] })).toThrow('leaves this step out')
+  expect(() => planJob(procedure, {}, { order: ['a', 'b', 'c', 'c'] })).toThrow('twice')
+  expect(() => planJob(procedure, {}, { order: ['b', 'a', 'c'] })).toThrow('Cover it at once.')
+  expect(() => planJob(procedure, {}, { order: ['a', 'c', 'b'] })).toThrow('Cover it at once.')
+  expect(planJob(procedure, {}, { order: ['c', 'a', 'b'] }).order).toEqual(['c', 'a', 'b'])
+})
