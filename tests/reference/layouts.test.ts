@@ -80,9 +80,10 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
     expect(new Set(operations.map(operation => operation.phase))).toEqual(new Set(packs.phases))
   })
 
-  it('saves at least 15 in 100 of the set-up time of the order as it is written down', () => {
+  it('is done sooner than as it is written down by at least 15 in 100 of its set-up time', () => {
     const { totals, authored } = sequence.planJob(packs.expandPack(pack))
-    expect(totals.setupMinutes).toBeLessThan(authored.setupMinutes * 0.85)
+    expect(authored.minutes - totals.minutes).toBeGreaterThan(authored.setupMinutes * 0.15)
+    expect(totals.setupMinutes).toBeLessThan(authored.setupMinutes * 0.9)
   })
 
   it('says why for every link, and names the way out for one wherever two are wanted', () => {

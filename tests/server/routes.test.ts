@@ -8,7 +8,9 @@ import type { RunningApp } from '../support/app'
 import { freshDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
 import { packsFolder } from '../support/packs'
-import { incoming, newJobRequest } from '../support/requests'
+import { incoming, newJobRequest, personId } from '../support/requests'
+import { coverAndPart } from '../support/small-pack'
+import { writePack } from '../../contracts/write-pack'
 
 let database: TestDatabase
 let app: RunningApp
@@ -32,8 +34,14 @@ async function call(method: string, path: string, body?: unknown): Promise<Answe
 }
 const everything = async () => JSON.stringify(await database.sql`
   select (select json_agg(e order by seq, job_id) from job_event e) events, (select json_agg(v order by id) from vehicle v) vehicles,
-    (select json_agg(j order by id) from job j) jobs, (select json_agg(s order by job_id) from job_summary s) lines, (select json_agg(g) from garage g) garages`)
+    (select json_agg(j order by id) from job j) jobs, (select json_agg(s order by job_id) from job_summary s) lines, (select json_agg(g) from garage g) garages, (select json_agg(p) from garage_pack p) packs`)
 const posting = (...events: unknown[]) => ({ events })
+const ours = writePack(coverAndPart())
+const circumstances = { helper: null, hours: null, arrivals: [], pins: [] }
+const reordered = { circumstances, order: [], at: '2026-03-02T08:05:00.000Z', utcOffsetMinutes: 0, lowerBoundMinutes: 0, proven: false }
+const switching = (change: Record<string, unknown>) => ({
+  id: crypto.randomUUID(), options: {}, circumstances, personId, deviceId: 'test', at: '2026-03-02T08:05:00.000Z', utcOffsetMinutes: 0, ...change,
+})
 const vehicle = { id: crypto.randomUUID(), name: 'A car', make: 'Make', model: 'Model', year: 2015, customer: 'Somebody', gears: ['1', 'R'] }
 
 describe('bad input is answered with path and reason and changes nothing', () => {
@@ -71,6 +79,29 @@ describe('bad input is answered with path and reason and changes nothing', () =>
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('handed-over', { to: 'Somebody', odometerKm: null })), 409, 'events[0].type'],
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('undone', { eventId: unknown })), 409, 'events[0].payload.eventId'],
     ['GET', '/api/nothing', () => undefined, 404, '/api/nothing'],
+    ['PATCH', '/api/garage', () => ({ hours: { fromMinute: 600, toMinute: 540, weekdays: [1] } }), 422, 'hours.toMinute'],
+    ['PATCH', '/api/garage', () => ({ latitude: 91 }), 422, 'latitude'],
+    ['POST', '/api/packs', () => ({ yaml: '', personId }), 422, 'yaml'],
+    ['POST', '/api/packs', () => ({ yaml: 'id: [', personId }), 422, ''],
+    ['POST', '/api/packs', () => ({ yaml: 'id: mine', personId }), 422, 'title'],
+    ['POST', '/api/packs', () => ({ yaml: ours.replace('kind: access', 'kind: whim'), personId }), 422, 'modules[only].links[0].kind'],
+    ['POST', '/api/packs', () => ({ yaml: ours.replace('after: part-off', 'after: nowhere'), personId }), 422, 'modules[only].links[0]'],
+    ['POST', '/api/packs', () => ({ yaml: ours.replace('id: small', 'id: fwd-transverse'), personId }), 409, 'yaml.id'],
+    ['POST', '/api/packs', () => ({ yaml: ours, personId: unknown }), 422, 'personId'],
+    ['PUT', '/api/packs/fwd-transverse', () => ({ yaml: ours, revision: 1, personId }), 409, 'id'],
+    ['PUT', '/api/packs/none', () => ({ yaml: ours, revision: 1, personId }), 404, 'id'],
+    ['DELETE', '/api/packs/fwd-transverse', () => undefined, 409, 'id'],
+    ['DELETE', '/api/packs/none', () => undefined, 404, 'id'],
+    ['POST', '/api/packs/none/copies', () => ({ personId }), 404, 'id'],
+    ['GET', '/api/packs/none/file', () => undefined, 404, 'id'],
+    ['POST', '/api/jobs/JOB/options', () => switching({ options: { slave: 'welded' } }), 422, 'options.slave'],
+    ['POST', '/api/jobs/JOB/options', () => switching({ options: { colour: 'red' } }), 422, 'options.colour'],
+    ['POST', '/api/jobs/JOB/options', () => switching({ order: ['pull-box'] }), 409, 'order'],
+    ['POST', '/api/jobs/JOB/options', () => switching({ personId: unknown }), 422, 'personId'],
+    ['POST', `/api/jobs/${unknown}/options`, () => switching({}), 404, 'id'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('plan-changed', { ...reordered, order: ['pull-box'] })), 409, 'events[0].payload.order'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('plan-changed', { ...reordered, utcOffsetMinutes: 9000 })), 422, 'events[0].payload.utcOffsetMinutes'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('options-switched', {})), 422, 'events[0].type'],
     ['DELETE', '/api/jobs/JOB/events', () => undefined, 404, '/api/jobs/JOB/events'],
   ])('%s %s', async (method, path, body, status, at) => {
     const before = await everything()
