@@ -172,6 +172,7 @@ const layoutParts = {
 export const layoutFile = z.strictObject({
   ...layoutParts,
   fixed: z.record(id, id).default({}),
+  rank: z.number().int().default(100),
   modules: z.array(z.union([id.transform(each => ({ id: each, when: [] as When })), z.strictObject({ id, when })])).min(1),
   options: z.array(z.union([id, option])).default([]),
 }).transform((value): LayoutSource => value)

@@ -37,8 +37,8 @@ export function loadPacks(folder: string): PackShelf {
     tools: readFile(folder, 'tools.yaml', toolsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
   }
   const packs = new Map<string, Pack>()
-  for (const file of yamlFiles(folder, 'layouts')) {
-    const layout = readFile(folder, file, layoutFile)
+  const layouts = yamlFiles(folder, 'layouts').map(file => ({ file, layout: readFile(folder, file, layoutFile) })).sort((a, b) => a.layout.rank - b.layout.rank)
+  for (const { file, layout } of layouts) {
     if (layout.id !== basename(file, '.yaml')) throw new PackFileError(`packs/${file}`, 'id', `"${layout.id}" is not the name of the file`)
     const pack = assemble(file, layout, shared)
     const [fault] = checkPack(pack, terms)

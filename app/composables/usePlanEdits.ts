@@ -59,7 +59,8 @@ export function usePlanEdits() {
 
   /** Works the order out again, pins kept; with other circumstances if given. */
   function replan(change: Partial<Circumstances> = {}) {
-    wanted = { ...state.value.circumstances, ...change }
+    // A change made while the last one is still being planned adds to it.
+    wanted = { ...(progress.value ? wanted : state.value.circumstances), ...change }
     progress.value = { share: 0, minutes: state.value.plan!.totals.minutes }
     const past = pastOf(state.value)
     const clock = { at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(), minutes: past?.steps.at(-1)?.finishMinutes ?? 0 }

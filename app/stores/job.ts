@@ -40,7 +40,11 @@ export const useJobStore = defineStore('job', () => {
 
   function record(events: JobEvent[]) {
     const known = new Set(recorded.value.map(event => event.id))
-    const fresh = events.filter(event => !known.has(event.id))
+    // An event of this device keeps its own payload, by which what was worked out from it is remembered.
+    const fresh = events.filter(event => !known.has(event.id)).map((event) => {
+      const own = pending.value.find(waiting => waiting.id === event.id)
+      return own ? { ...event, payload: own.payload } as JobEvent : event
+    })
     if (fresh.length > 0) recorded.value = [...recorded.value, ...fresh].sort((a, b) => a.seq! - b.seq!)
   }
 

@@ -16,7 +16,7 @@ function shelfOf(...modules: ModuleSource[]): Shelf {
   }
 }
 const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSource =>
-  ({ id: 'l', title: 'L', version: 1, about: 'About', fixed: {}, links: [], options: [], modules: modules.map(id => ({ id, when: [] })), ...change })
+  ({ id: 'l', title: 'L', version: 1, about: 'About', fixed: {}, rank: 1, links: [], options: [], modules: modules.map(id => ({ id, when: [] })), ...change })
 const ids = (pack: ReturnType<typeof assemblePack>) => pack.modules.flatMap(each => each.operations.map(({ id }) => id))
 
 describe('assemblePack', () => {

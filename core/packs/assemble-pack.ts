@@ -19,6 +19,8 @@ export interface ModuleSource extends PackModule { from?: string, adjust: Adjust
 export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions'> {
   /** Choices that this layout leaves nobody. */
   fixed: Record<string, string>
+  /** Where it stands among the layouts, the lowest first. */
+  rank: number
   modules: { id: string, when: When }[]
   options: (string | PackOption)[]
 }
@@ -71,7 +73,7 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
   const steps = [...modules.flatMap(module => module.operations), ...shelf.positions] as Step[]
   const used = (kind: 'tools' | 'cautions') => new Set(steps.flatMap(step => [...step[kind], ...step.refit?.kind === 'mirror' ? step.refit.override[kind] ?? [] : []]))
   const [tools, cautions] = [used('tools'), used('cautions')]
-  const { fixed: _fixed, ...rest } = layout
+  const { fixed: _fixed, rank: _rank, ...rest } = layout
   return {
     ...rest, options, modules, links: layout.links.flatMap(link => settle(link)),
     positions: shelf.positions, reach: shelf.reach, items: shelf.items,

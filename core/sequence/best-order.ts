@@ -26,7 +26,7 @@ export interface BestOrder {
   proven: boolean
 }
 
-const DEFAULTS = { seed: 1, moves: 40_000, partialPlans: 900_000, boundSets: 4000 }
+const DEFAULTS = { seed: 1, moves: 34_000, partialPlans: 900_000, boundSets: 4000 }
 
 /** Whether an instance holds nothing but what the exact search knows of. */
 function isPlain(instance: Instance): boolean {

@@ -1,5 +1,5 @@
 import type { Procedure, ThreePoint } from '../packs/types'
-import { workThrough } from './calendar'
+import { closesAfter, nextOpen, workThrough } from './calendar'
 import type { Calendar } from './calendar'
 import { seededRandom } from './random'
 import { drawer } from './three-point'
@@ -34,6 +34,9 @@ export function finishTimes(steps: TimedStep[], calendar: Calendar | null, { dra
   const plain = calendar === null
   for (let round = 0; round < draws; round++) {
     let clock = 0
+    // The working time that holds the clock; most steps are begun and finished in it.
+    let opened = Infinity
+    let closes = -Infinity
     for (let index = 0; index < steps.length; index++) {
       const step = steps[index]!
       let start = plain ? clock + step.setupMinutes : clock
@@ -44,7 +47,12 @@ export function finishTimes(steps: TimedStep[], calendar: Calendar | null, { dra
         const free = finish[wait.after]! + wait.minutes
         if (free > start) start = free
       }
-      clock = plain ? start + work : workThrough(calendar, start, work)
+      if (plain || (start >= opened && start + work <= closes)) clock = start + work
+      else {
+        clock = workThrough(calendar, start, work)
+        opened = nextOpen(calendar, clock)
+        closes = closesAfter(calendar, opened)
+      }
       finish[index] = clock
     }
     result[round] = clock

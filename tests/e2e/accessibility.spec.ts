@@ -8,7 +8,7 @@ const sizes = { desk: { width: 1280, height: 800 }, phone: { width: 390, height:
 for (const scheme of ['light', 'dark'] as const) {
   for (const [name, viewport] of Object.entries(sizes)) {
     test(`no violation on any view, ${scheme}, ${name}`, async ({ page, stage }) => {
-      test.setTimeout(120_000)
+      test.setTimeout(180_000)
       await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
       await page.setViewportSize(viewport)
       const jobId = await stage.openJob()
@@ -24,11 +24,21 @@ for (const scheme of ['light', 'dark'] as const) {
         const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
         expect(wide, `${path} scrolls sideways`).toBeLessThanOrEqual(0)
       }
-      for (const path of ['', 'jobs/new']) {
+      await view(page, stage, jobId, 'plan')
+      await page.getByTestId('row-pull-box').click()
+      await check('plan, a step asked')
+      await page.keyboard.press('Escape')
+      for (const tab of ['How', 'When', 'Tools', 'Parts']) {
+        await page.getByRole('tab', { name: tab }).click()
+        await check(`plan, ${tab}`)
+      }
+      for (const path of ['', 'jobs/new', 'library', 'library/packs/rwd-longitudinal']) {
         await page.goto(`${stage.app.base}/${path}`)
         await page.locator('#sheet h1').first().waitFor()
         await check(path)
       }
+      await page.locator('.cm-content').waitFor()
+      await check('pack editor')
       await view(page, stage, jobId, 'work')
       await page.keyboard.press('x')
       await page.getByLabel('What will not go').waitFor()

@@ -12,6 +12,8 @@ test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page
     for (const event of (request.postDataJSON() as { events: { id: string, type: string, payload: unknown }[] }).events) posted.set(event.id, event)
   })
 
+  const procedure = packs.expandPack(shelf.packs.get('fwd-transverse')!, { slave: 'opened', flywheel: 'new' })
+
   await test.step('take a new car in', async () => {
     await page.goto(stage.app.base)
     await expect(page.getByText('No car is waiting.')).toBeVisible()
@@ -29,19 +31,19 @@ test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page
     await page.getByRole('radio', { name: 'stays as it is' }).click()
     await page.getByLabel('Strokes').fill('18')
     await expect(page.getByText('the hydraulics hold')).toBeVisible()
+    await page.getByRole('radio', { name: 'Front drive, transmission beside the engine' }).click()
     await page.getByRole('radio', { name: 'taken off with its line opened' }).click()
-    await page.getByRole('radio', { name: /^renewed/ }).click()
-    await expect(page.getByText('123 pieces of work')).toBeVisible()
+    await page.getByRole('radiogroup', { name: 'The flywheel is …' }).getByRole('radio', { name: /^renewed/ }).click()
+    await expect(page.getByText(`${procedure.operations.length} pieces of work`)).toBeVisible()
     await page.getByRole('button', { name: 'Make the plan' }).click()
     await page.waitForURL('**/plan')
   })
 
   const jobId = /jobs\/([^/]+)/.exec(page.url())![1]!
   const opened = await stage.state(jobId)
-  const procedure = packs.expandPack(shelf.packs.get('fwd-transverse')!, { slave: 'opened', flywheel: 'renewed' })
 
   await test.step('ask the plan why', async () => {
-    await expect(page.getByRole('heading', { name: 'Tools to lay out' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'About this plan' })).toBeVisible()
     await page.getByRole('button', { name: /Take the lower torque strut off/ }).click()
     await expect(page.getByTestId('why')).toContainText('closes the room round the lowest bell bolts')
     await expect(page.getByTestId('why')).toContainText('The beam must carry the engine before')

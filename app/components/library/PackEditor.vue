@@ -47,6 +47,7 @@ onMounted(() => {
       ],
     }),
   })
+  view.scrollDOM.tabIndex = 0
   mark()
 })
 onUnmounted(() => view?.destroy())

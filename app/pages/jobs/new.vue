@@ -15,6 +15,7 @@ const t = useTerms()
 const vehicles = ref<VehicleAnswer[]>([])
 const packLines = ref<PackLine[]>([])
 const pack = shallowRef<Pack | null>(null)
+const chosenPackId = ref('')
 const failed = ref(false)
 const serverIssues = ref<string[]>([])
 const jobId = newId()
@@ -68,8 +69,16 @@ function schoolOr(option: PackOption): string {
 }
 
 async function choosePack(id: string) {
-  pack.value = await $fetch<Pack>(`/api/packs/${id}`)
+  chosenPackId.value = id
+  pack.value = null
+  const found = await $fetch<Pack>(`/api/packs/${id}`)
+  if (chosenPackId.value !== id) return
+  pack.value = found
   form.setFieldValue('options', Object.fromEntries(pack.value.options.map(option => [option.id, schoolOr(option)])))
+}
+/** Another layout; when it cannot be fetched, the page says so and offers to try again. */
+function change(id: string) {
+  choosePack(id).catch(() => { failed.value = true })
 }
 async function load() {
   failed.value = false
@@ -118,14 +127,17 @@ function added(vehicle: VehicleAnswer) {
           :symptoms="values.symptoms" :text="values.text" :result="values.pumpResult" :strokes="values.strokes" @toggle="toggleSymptom"
           @text="text => form.setFieldValue('text', text)" @result="result => form.setFieldValue('pumpResult', result)" @strokes="strokes => form.setFieldValue('strokes', strokes)"
         />
-        <section v-if="pack">
+        <section v-if="packLines.length">
           <h2 class="text-2xl">How it will be done</h2>
-          <p class="mt-1 text-quiet">{{ t(pack.title) }}. {{ t(pack.about) }}</p>
-          <ChoiceRow v-if="packLines.length > 1" class="mt-4" label="Layout" :model-value="pack.id" :choices="packLines.map(line => ({ id: line.id, label: t(line.title) }))" @update:model-value="id => choosePack(id!)" />
-          <OptionSentence
-            v-for="option in pack.options" :key="option.id" class="mt-4" :option="option" :differences="differences" pending :model-value="values.options[option.id]!"
-            @update:model-value="choice => form.setFieldValue('options', { ...values.options, [option.id]: choice })"
-          />
+          <ChoiceRow v-if="packLines.length > 1" class="mt-4" label="Layout" :model-value="chosenPackId" :choices="packLines.map(line => ({ id: line.id, label: t(line.title) }))" @update:model-value="id => change(id!)" />
+          <p v-if="!pack" class="mt-4 text-quiet" role="status">Fetching its work</p>
+          <template v-else>
+            <p class="mt-3 text-quiet">{{ t(pack.about) }}</p>
+            <OptionSentence
+              v-for="option in pack.options" :key="option.id" class="mt-4" :option="option" :differences="differences" pending :model-value="values.options[option.id]!"
+              @update:model-value="choice => form.setFieldValue('options', { ...values.options, [option.id]: choice })"
+            />
+          </template>
         </section>
         <div>
           <ul v-if="serverIssues.length" class="mb-3 border-l-4 border-danger pl-4 text-lg" role="alert"><li v-for="issue in serverIssues" :key="issue">{{ issue }}</li></ul>

@@ -2,15 +2,15 @@ import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import { parse } from 'yaml'
 import { describe, expect, it } from 'vitest'
-import { shelf } from '../tests/support/packs'
-import { packSchema } from './pack-schema'
-import { writePack } from './write-pack'
+import { shelf } from '../support/packs'
+import { packSchema } from '../../contracts/pack-schema'
+import { writePack } from '../../contracts/write-pack'
 
 /** Standard: JSON Schema 2020-12, read by `ajv`. */
 describe('the published schema of a pack file', () => {
   const validate = new Ajv({ strict: false, allErrors: true }).compile(packSchema())
   it('is the one in docs/formats; npm run packs:schema writes it anew', () => {
-    expect(JSON.parse(readFileSync(new URL('../docs/formats/pack.schema.json', import.meta.url), 'utf8'))).toEqual(packSchema())
+    expect(JSON.parse(readFileSync(new URL('../../docs/formats/pack.schema.json', import.meta.url), 'utf8'))).toEqual(packSchema())
   })
   it.each([...shelf.packs.values()])('holds for $id as it is exported', (pack) => {
     validate(parse(writePack(pack)))

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { shelf } from '../tests/support/packs'
-import { readPack } from './read-pack'
-import { writePack } from './write-pack'
+import { shelf } from '../support/packs'
+import { readPack } from '../../contracts/read-pack'
+import { writePack } from '../../contracts/write-pack'
 
 const plain = (value: unknown) => JSON.parse(JSON.stringify(value)) as unknown
 const text = writePack(shelf.packs.get('rwd-longitudinal')!)

@@ -1,0 +1,155 @@
+import { expect } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { legalRange, operationOrder } from '../../core/sequence'
+import { settled, test, view } from './fixture'
+
+/** Where a step stands in the picture of the plan. */
+async function middleOf(page: Page, stepId: string) {
+  const step = page.locator(`[data-step="${stepId}"] rect`).first()
+  await step.scrollIntoViewIfNeeded()
+  const box = (await step.boundingBox())!
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2, left: box.x, right: box.x + box.width }
+}
+
+async function dragTo(page: Page, stepId: string, x: (at: Awaited<ReturnType<typeof middleOf>>) => Promise<number> | number) {
+  const from = await middleOf(page, stepId)
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  await page.mouse.move(from.x + 12, from.y, { steps: 3 })
+  await expect(page.getByTestId('legal-band')).toBeVisible()
+  await page.mouse.move(await x(from), from.y, { steps: 8 })
+  await page.mouse.up()
+  await expect(page.getByTestId('legal-band')).toHaveCount(0)
+}
+
+test('another choice says what it costs, and switching to it changes the minutes', async ({ page, stage }) => {
+  const jobId = await stage.openJob({ packId: '4x4-transfer', options: {} })
+  await view(page, stage, jobId, 'plan')
+  const heading = page.locator('#sheet h1')
+  const before = await heading.innerText()
+  await page.getByRole('tab', { name: 'How' }).click()
+  const exhaust = page.getByRole('radiogroup', { name: 'The exhaust …' })
+  const off = exhaust.getByRole('radio', { name: /comes off/ })
+  await expect(off).toContainText(/\+\d+ min/, { timeout: 30_000 })
+  await expect(page.getByText(/comes off: \+1 Exhaust flange gasket/)).toBeVisible()
+  const [, cost] = /\+(\d+) min/.exec(await off.innerText())!
+  const minutes = (await stage.state(jobId)).plan!.totals.minutes
+  await off.click()
+  await expect(off).toBeChecked()
+  await expect(heading).not.toHaveText(before)
+  const state = await stage.state(jobId)
+  expect(state.procedure!.options.exhaust).toBe('off')
+  expect(Math.round(state.plan!.totals.minutes - minutes)).toBe(Number(cost))
+  await page.getByRole('tab', { name: 'Parts' }).click()
+  await expect(page.getByText('Exhaust flange gasket', { exact: true })).toBeVisible()
+  await page.getByRole('link', { name: 'Work', exact: true }).click()
+  await page.keyboard.press('Backspace')
+  await expect(page.getByText('Undone: Another way of doing it')).toBeVisible()
+  await settled(page)
+  expect((await stage.state(jobId)).procedure!.options.exhaust).toBe('sensors')
+})
+
+test('an illegal drag is refused with its sentence; a legal one is kept through planning anew and a reload', async ({ page, stage }) => {
+  const jobId = await stage.openJob({ packId: 'rwd-longitudinal', options: {} })
+  await view(page, stage, jobId, 'plan')
+  const { plan, procedure } = await stage.state(jobId)
+
+  await dragTo(page, 'pull-box', async () => (await middleOf(page, 'battery-off')).left)
+  await expect(page.getByRole('status').filter({ hasText: 'The bolts hold it to the engine' }).or(page.getByText(legalRange(procedure!, plan!, 'pull-box', new Set()).after!.because).first()).first()).toBeVisible()
+  expect((await stage.state(jobId)).plan!.order).toEqual(plan!.order)
+
+  await page.getByRole('button', { name: 'Close up' }).click()
+  const order = operationOrder(plan!)
+  // A step under the car that may go some places later, and the step it shall stand behind.
+  const stepId = order.find(id => id !== 'pull-box' && plan!.steps.find(step => step.id === id)!.place === 'under' && (() => {
+    const { last } = legalRange(procedure!, plan!, id, new Set())
+    return last - order.indexOf(id) >= 3 && !procedure!.links.some(link => link.atOnce && (link.before === id || link.after === id))
+  })())!
+  const behind = order.filter(id => id !== stepId)[order.indexOf(stepId) + 1]!
+  await dragTo(page, stepId, async () => (await middleOf(page, behind)).right + 1)
+  await settled(page)
+  const moved = await stage.state(jobId)
+  const at = (list: string[], id: string) => list.indexOf(id)
+  expect(at(operationOrder(moved.plan!), stepId)).toBe(at(operationOrder(moved.plan!), behind) + 1)
+  expect(moved.circumstances.pins).toEqual([{ stepId, after: behind }])
+  await expect(page.getByTestId(`row-${stepId}`)).toContainText('pinned')
+
+  await page.getByRole('button', { name: 'Work the order out again' }).click()
+  await expect(page.getByRole('button', { name: 'Work the order out again' })).toBeVisible()
+  await settled(page)
+  const again = await stage.state(jobId)
+  expect(at(operationOrder(again.plan!), stepId)).toBe(at(operationOrder(again.plan!), behind) + 1)
+  await page.reload()
+  await expect(page.getByTestId(`row-${stepId}`)).toContainText('pinned')
+  await page.getByTestId(`row-${stepId}`).click()
+  await page.getByRole('button', { name: 'Unpin' }).click()
+  await expect(page.getByTestId(`row-${stepId}`)).not.toContainText('pinned')
+})
+
+test('a step is moved and pinned by keyboard, and a move beyond its range answers with the reason', async ({ page, stage }) => {
+  const jobId = await stage.openJob({ packId: 'fwd-transverse', options: {} })
+  await view(page, stage, jobId, 'plan')
+  const { plan, procedure } = await stage.state(jobId)
+  const order = operationOrder(plan!)
+  const stepId = order.find((id) => {
+    const { first, last } = legalRange(procedure!, plan!, id, new Set())
+    return order.indexOf(id) === first && last > first && first > 0
+  })!
+  const row = page.getByTestId(`row-${stepId}`)
+  await row.focus()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect(page.getByText(legalRange(procedure!, plan!, stepId, new Set()).after!.because).first()).toBeVisible()
+  await page.keyboard.press('Alt+ArrowDown')
+  await settled(page)
+  expect(operationOrder((await stage.state(jobId)).plan!).indexOf(stepId)).toBe(order.indexOf(stepId) + 1)
+  await expect(row).toBeFocused()
+  await page.keyboard.press('p')
+  await expect(row).not.toContainText('pinned')
+})
+
+test('planning anew can be stopped, and then nothing is changed', async ({ page, stage }) => {
+  const jobId = await stage.openJob()
+  await view(page, stage, jobId, 'plan')
+  await expect(page.getByTestId('finish-odds')).toContainText('eight in ten')
+  const before = (await stage.events(jobId)).length
+  let release = () => {}
+  const held = new Promise<void>((resolve) => { release = resolve })
+  await page.context().route(/planner.*\.js/, async (route) => {
+    await held
+    await route.continue().catch(() => {})
+  })
+  await page.getByRole('button', { name: 'Work the order out again' }).click()
+  await expect(page.getByRole('progressbar', { name: 'Working out the order' })).toBeVisible()
+  await page.getByRole('button', { name: 'Stop', exact: true }).click()
+  await expect(page.getByText('Stopped. The plan stays as it was.')).toBeVisible()
+  release()
+  await page.waitForTimeout(800)
+  expect((await stage.events(jobId)).length).toBe(before)
+})
+
+test('hours, a helper and a part on its way are planned for', async ({ page, stage }) => {
+  const jobId = await stage.openJob({ packId: 'rwd-concentric', options: {} })
+  await view(page, stage, jobId, 'plan')
+  await page.getByRole('tab', { name: 'When' }).click()
+  await page.getByRole('radio', { name: 'in working hours' }).click()
+  await expect(page.getByLabel('from')).toHaveValue('08:00')
+  await page.getByLabel('to', { exact: true }).fill('07:00')
+  await page.getByLabel('to', { exact: true }).blur()
+  await expect(page.getByRole('alert')).toContainText('Working hours end after they begin.')
+  await page.getByLabel('to', { exact: true }).fill('16:30')
+  await page.getByLabel('to', { exact: true }).blur()
+  await page.getByRole('button', { name: 'comes for a while' }).click()
+  await expect(page.getByLabel('leaves')).toBeVisible()
+  await page.getByRole('tab', { name: 'Parts' }).click()
+  await page.getByRole('button', { name: /Still on its way.*Concentric slave/ }).click()
+  await expect(page.getByRole('button', { name: 'It is here' })).toBeVisible()
+  await settled(page)
+  const { circumstances, plan } = await stage.state(jobId)
+  expect(circumstances.hours).toMatchObject({ fromMinute: 480, toMinute: 990 })
+  expect(circumstances.helper).not.toBeNull()
+  expect(circumstances.arrivals.map(arrival => arrival.partId)).toEqual(['concentric-slave'])
+  expect(plan!.totals.closedMinutes).toBeGreaterThan(0)
+  await page.getByRole('tab', { name: 'Tools' }).click()
+  await page.getByRole('button', { name: /in the house.*Pilot driver/ }).click()
+  await expect(page.getByText('To borrow: Pilot driver and grease bar.')).toBeVisible()
+})
