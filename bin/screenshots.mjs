@@ -1,6 +1,7 @@
 /**
  * Takes the pictures in docs/screenshots from a demo that has just been started afresh:
  * bin/demo --reset, then npm run screenshots [name …]. ELDRIN_URL and SHOTS_TO change where from and where to.
+ * ELDRIN_DEMO_NOW, given to both, is the moment the pictures show.
  */
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
@@ -19,8 +20,13 @@ const phone = { width: 390, height: 844 }
 const shots = {
   'yard': { size: desk, path: '/' },
   'take-in': { size: desk, path: '/jobs/new', act: takeIn },
-  'plan': { size: desk, path: `/jobs/${idOf(105)}/plan` },
-  'plan-why': { size: desk, path: `/jobs/${idOf(104)}/plan`, act: page => page.getByRole('button', { name: 'Take the lower' }).first().click() },
+  'plan-front-drive': { size: desk, path: `/jobs/${idOf(105)}/plan` },
+  'plan-four-wheel': { size: desk, path: `/jobs/${idOf(106)}/plan` },
+  'plan-why': { size: desk, path: `/jobs/${idOf(106)}/plan`, act: page => page.locator('[data-step="rear-mount-off"]').click() },
+  'plan-options': { size: desk, path: `/jobs/${idOf(106)}/plan`, act: comparing },
+  'plan-phone': { size: phone, path: `/jobs/${idOf(106)}/plan`, act: page => page.evaluate(() => window.scrollTo(0, 330)) },
+  'library': { size: desk, path: '/library' },
+  'library-editor': { size: desk, path: '/library', act: edit },
   'work': { size: desk, path: `/jobs/${idOf(104)}/work` },
   'work-phone': { size: phone, path: `/jobs/${idOf(104)}/work` },
   'work-night': { size: desk, path: `/jobs/${idOf(104)}/work`, scheme: 'dark' },
@@ -39,6 +45,26 @@ async function takeIn(page) {
   await page.getByLabel('Strokes').fill('18')
   await page.waitForFunction(() => !document.body.innerText.includes(' …\n'), null, { timeout: 20_000 }).catch(() => {})
   await page.waitForTimeout(2500)
+}
+
+async function comparing(page) {
+  await page.getByRole('tab', { name: 'How' }).click()
+  await page.getByText(/, bled|used again if known good/).first().waitFor()
+  await page.waitForTimeout(6000)
+  await page.getByText('The exhaust …').scrollIntoViewIfNeeded()
+  await page.evaluate(() => window.scrollBy(0, 420))
+}
+
+async function edit(page) {
+  await page.getByRole('button', { name: /Duplicate Rear drive, driveshaft, slave outside/ }).click()
+  await page.getByText('Sound under every choice of options').waitFor()
+  await page.locator('.cm-content').click()
+  await page.keyboard.press('Control+f')
+  await page.keyboard.type('upper-bolts-cracked, kind')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Escape')
+  await page.keyboard.type('upper-bolts-crakced, kind')
+  await page.getByText('1 thing is wrong').waitFor()
 }
 
 async function tighten(page) {
@@ -60,9 +86,11 @@ const browser = await chromium.launch({
 for (const [name, { size, path, act, scheme = 'light' }] of Object.entries(shots)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue
   const page = await browser.newPage({ viewport: size, colorScheme: scheme })
+  if (process.env.ELDRIN_DEMO_NOW) await page.clock.install({ time: process.env.ELDRIN_DEMO_NOW })
   page.on('pageerror', error => console.error(name, error.message))
   await page.goto(base + path)
   await page.locator('#sheet h1').first().waitFor()
+  await page.waitForTimeout(1200)
   await act?.(page)
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, `${name}.png`) })

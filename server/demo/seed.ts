@@ -32,10 +32,10 @@ const jobs: DemoJob[] = [
   {
     vehicle: 2, hoursAgo: 28, options: { flywheel: 'new', slave: 'opened' }, odometerKm: 208_915,
     complaint: { symptoms: ['judders', 'rattles'], text: 'Judders when pulling away loaded.' }, pumpTest: { result: 'no-change', strokes: 20 },
-    work: (mechanic, now) => mechanic.workUntil('flywheel-off')
-      .write('note-added', { stepId: 'flywheel-off', text: 'Heat spots right round, one crack by the third bolt. Old flywheel does not go back.' })
+    work: (mechanic, now) => mechanic.workUntil('flywheel-bolts-out')
+      .write('note-added', { stepId: 'flywheel-bolts-out', text: 'Heat spots right round, one crack by the third bolt. Old flywheel does not go back.' })
       .write('trouble-raised', {
-        troubleId: crypto.randomUUID(), stepId: 'flywheel-off', text: 'No flywheel in stock at the counter.',
+        troubleId: crypto.randomUUID(), stepId: 'flywheel-bolts-out', text: 'No flywheel in stock at the counter.',
         waitsFor: 'Flywheel BF-118', until: new Date(now + 20 * HOUR).toISOString(),
       }),
   },

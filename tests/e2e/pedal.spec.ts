@@ -47,7 +47,7 @@ test('a rest between rounds goes on through a reload, another server and the Yar
 test('a slave moved aside is not bled, and its pedal is blocked meanwhile', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'last-bell-bolts', { slave: 'aside' })
   await view(page, stage, jobId, 'pedal')
-  await expect(page.getByRole('heading', { name: 'Nothing to bleed on this job' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Nothing to count on this job' })).toBeVisible()
   await expect(page.getByText('one stroke of the pedal pushes its piston out')).toBeVisible()
 })
 

@@ -8,7 +8,7 @@ const drawn = (part: DrawnPart) => off(part) ? 'ghost' : 'whole'
 const lift = computed(() => props.car === 'raised' ? -13 : 0)
 const words = computed(() => [
   props.car === 'raised' ? 'Car raised' : 'Car on the ground',
-  off('wheels') && 'front wheels off', off('gearbox') && 'box out', off('engine-support') && 'engine held from above', off('box-jack') && 'box on its jack',
+  off('wheels') && 'front wheels off', off('gearbox') && 'box out', off('transfer-case') && 'transfer case out', off('propshaft') && 'shaft out', off('exhaust') && 'exhaust off', off('subframe') && 'subframe down', off('engine-support') && 'engine held from above', off('box-jack') && 'box on its jack',
 ].filter(Boolean).join(', '))
 </script>
 
@@ -25,6 +25,10 @@ const words = computed(() => [
       <circle cx="26" cy="54" r="8" fill="var(--sheet)" :class="drawn('wheels')" />
       <circle v-if="off('wheels')" cx="26" cy="54" r="2.2" class="line" fill="var(--sheet)" />
       <circle cx="104" cy="54" r="8" fill="var(--sheet)" class="line" />
+      <line v-if="off('propshaft')" x1="44" y1="46" x2="98" y2="48" class="ghost" />
+      <path v-if="off('exhaust')" d="M40 49 H76 l6 2 H112" class="ghost" />
+      <rect v-if="off('transfer-case')" x="44" y="43" width="9" height="6" class="ghost" />
+      <line v-if="off('crossmember') || off('subframe')" x1="32" y1="50" x2="48" y2="50" class="ghost" />
       <line v-if="off('undertray')" x1="38" y1="52.5" x2="62" y2="52.5" class="ghost" />
       <g v-if="off('engine-support')"><line x1="5" y1="27" x2="38" y2="27" class="heavy" /><line x1="18" y1="27" x2="18" y2="37.5" class="line" /></g>
     </g>

@@ -4,7 +4,7 @@ import { minutesText } from '../../lib/durations'
 
 /** The plan in words: trip by trip, step by step. A step that has the focus is moved with Alt and an arrow, pinned with P. */
 const props = defineProps<{ plan: Plan, done: Set<string>, pinned: Set<string>, asked: string | null, next: string | null, titleOf: (id: string) => string }>()
-const emit = defineEmits<{ ask: [stepId: string], shift: [stepId: string, by: 1 | -1], pin: [stepId: string] }>()
+const emit = defineEmits<{ point: [stepId: string], ask: [stepId: string], shift: [stepId: string, by: 1 | -1], pin: [stepId: string] }>()
 const steps = computed(() => new Map(props.plan.steps.map(step => [step.id, step])))
 
 function minutesOf(id: string): string {
@@ -35,7 +35,7 @@ function press(event: KeyboardEvent, stepId: string) {
           <button
             class="flex min-h-11 w-full items-center gap-3 border-l-4 py-1 pl-3 text-left hover:bg-tint" :data-row="stepId" :data-testid="`row-${stepId}`"
             :class="[asked === stepId ? 'border-action bg-tint' : next === stepId ? 'border-ink' : 'border-transparent', done.has(stepId) ? 'text-quiet' : '']"
-            :aria-pressed="asked === stepId" @click="emit('ask', stepId)" @keydown="event => press(event, stepId)"
+            :aria-pressed="asked === stepId" @click="emit('ask', stepId)" @focus="event => (event.target as HTMLElement).matches(':focus-visible') && emit('point', stepId)" @keydown="event => press(event, stepId)"
           >
             <span class="figure w-5" aria-hidden="true">{{ done.has(stepId) ? '✓' : next === stepId ? '▸' : '' }}</span>
             <span class="flex-1">{{ titleOf(stepId) }}<span v-if="done.has(stepId)" class="sr-only">, done</span></span>

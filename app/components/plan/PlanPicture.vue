@@ -57,10 +57,13 @@ const marks = computed(() => hourMarks(props.plan, props.clock, scale.value))
 const milestones = computed(() => milestoneMarks(props.plan, props.procedure, x.value))
 const helper = computed(() => props.plan.setting.helperWindow)
 
-/** Steps tied to the one asked: what must come before it, and what only after. */
+const hovered = ref<string | null>(null)
+
+/** Steps tied to the one pointed at or asked: what must come before it, and what only after. */
+const shown = computed(() => hovered.value ?? props.asked)
 const tied = computed(() => ({
-  before: new Set(props.procedure.links.filter(link => link.after === props.asked).map(link => link.before)),
-  after: new Set(props.procedure.links.filter(link => link.before === props.asked).map(link => link.after)),
+  before: new Map(props.procedure.links.filter(link => link.after === shown.value).map(link => [link.before, link.because])),
+  after: new Map(props.procedure.links.filter(link => link.before === shown.value).map(link => [link.after, link.because])),
 }))
 
 function fillOf(stepId: string): string {
@@ -74,8 +77,13 @@ function ringOf(stepId: string): string {
 
 const titles = computed(() => new Map(props.procedure.operations.map(operation => [operation.id, operation.title])))
 const titleOf = (id: string) => t(titles.value.get(id) ?? props.procedure.positions[id.startsWith('raise') ? 'raised' : 'ground'].title)
-const hovered = ref<string | null>(null)
-const caption = computed(() => dragging.value ? rangeWords.value : hovered.value ? titleOf(hovered.value) : '')
+/** The step pointed at, and what holds it back: the earlier step that comes last. */
+const caption = computed(() => {
+  if (dragging.value) return rangeWords.value
+  if (!hovered.value) return ''
+  const last = props.plan.order.findLast(id => tied.value.before.has(id))
+  return titleOf(hovered.value) + (last ? `. After “${titleOf(last)}”: ${t(tied.value.before.get(last)!)}` : '. Nothing has to come before it.')
+})
 
 interface Dragging { stepId: string, range: LegalRange, x: number }
 const dragging = shallowRef<Dragging | null>(null)
@@ -181,6 +189,6 @@ watchPostEffect(() => {
         </svg>
       </div>
     </div>
-    <p class="min-h-6 truncate text-sm" :class="dragging ? 'font-semibold text-action' : 'text-quiet'" aria-hidden="true">{{ caption || `Starts ${new Date(momentOf(clock, 0)).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}. Drag a step to move it; a triangle marks a pinned one, a 2 work that wants two.` }}</p>
+    <p class="no-print line-clamp-2 min-h-12 text-sm" :class="dragging ? 'font-semibold text-action' : 'text-quiet'" aria-hidden="true">{{ caption || (asked ? 'Ringed amber: must come before the step asked. Ringed green: only after it.' : '') || `Starts ${new Date(momentOf(clock, 0)).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}. Drag a step to move it; a triangle marks a pinned one, a 2 work that wants two.` }}</p>
   </div>
 </template>

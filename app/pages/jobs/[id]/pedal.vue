@@ -4,16 +4,26 @@ import { pedalForbidden } from '../../../../core/job'
 const { state, path } = useJob()
 const t = useTerms()
 const bleeding = computed(() => state.value.procedure?.operations.find(operation => operation.activity?.kind === 'bleed') ?? null)
+/** Steps that work the pedal, or take away what it works. */
+const pedalSteps = computed(() => {
+  const guarded = new Set(state.value.procedure?.facts.filter(fact => fact.guards === 'pedal').map(fact => fact.id))
+  const order = new Map(state.value.plan?.order.map((id, index) => [id, index]))
+  return (state.value.procedure?.operations ?? []).filter(operation => [...operation.needs, ...operation.ends, ...operation.gives].some(fact => guarded.has(fact)))
+    .sort((a, b) => order.get(a.id)! - order.get(b.id)!)
+})
 const forbidden = computed(() => pedalForbidden(state.value)?.because ?? null)
 </script>
 
 <template>
   <BleedRun v-if="bleeding" :operation="bleeding" :blocked="forbidden" />
   <SheetWithMargin v-else margin-title="If it is opened">
-    <h1 class="text-2xl">Nothing to bleed on this job</h1>
+    <h1 class="text-2xl">Nothing to count on this job</h1>
     <p v-if="forbidden" class="mt-4 border-l-4 border-danger pl-4 text-lg"><span class="label">No stroke now.</span> {{ t(forbidden) }}</p>
-    <p class="mt-3 text-lg">The slave is moved aside with its line on. The system is never opened, so no air gets in and none has to come out.</p>
-    <p class="mt-3 text-lg">Judge the pedal all the same when the slave is back: <NuxtLink :to="path('prove')" class="underline">closing checks</NuxtLink>.</p>
-    <template #margin><p class="text-quiet">If the line has to be opened after all, take the job in again with the slave taken off, so that its bleeding stands in the plan.</p></template>
+    <p class="mt-3 text-lg">No bleeding by counted strokes stands in this plan. What works the pedal, in its order:</p>
+    <ol class="ruled mt-3">
+      <li v-for="operation in pedalSteps" :key="operation.id" class="flex gap-3 py-2"><span class="figure w-5" aria-hidden="true">{{ state.done[operation.id] ? '✓' : '' }}</span><span>{{ t(operation.title) }}<span v-if="state.done[operation.id]" class="sr-only">, done</span></span></li>
+    </ol>
+    <p class="mt-4 text-lg">The pedal is judged among the <NuxtLink :to="path('prove')" class="underline">closing checks</NuxtLink>.</p>
+    <template #margin><p class="text-quiet">If the line has to be opened after all, or bled another way, switch that in the <NuxtLink :to="path('plan')" class="underline">plan</NuxtLink> under How; its steps then stand in the order.</p></template>
   </SheetWithMargin>
 </template>

@@ -3,7 +3,7 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { operationOrder } from '../../../../core/sequence'
 import { minutesText } from '../../../lib/durations'
 
-const { state, next } = useJob()
+const { store, state, next } = useJob()
 const t = useTerms()
 const asked = ref<string | null>(null)
 const marginOpen = ref(false)
@@ -15,12 +15,18 @@ const titles = computed(() => new Map(procedure.value.operations.map(operation =
 const titleOf = (id: string) => t(titles.value.get(id) ?? procedure.value.positions[id.startsWith('raise') ? 'raised' : 'ground'].title)
 const setupSaved = computed(() => plan.value.authored.setupMinutes - plan.value.totals.setupMinutes)
 const gapPercent = computed(() => Math.max(0, (plan.value.totals.minutes / plan.value.lowerBoundMinutes - 1) * 100))
+const print = () => window.print()
+useKeys({ Backspace: () => store.undo() })
 const tabs = ['Order', 'How', 'When', 'Tools', 'Parts'] as const
 const ended = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
 
 function ask(stepId: string) {
   asked.value = asked.value === stepId ? null : stepId
   marginOpen.value = asked.value !== null
+}
+/** A step reached by keyboard is asked without more ado. */
+function point(stepId: string) {
+  asked.value = stepId
 }
 function shift(stepId: string, by: 1 | -1) {
   if (!titles.value.has(stepId) || done.value.has(stepId)) return
@@ -45,26 +51,28 @@ function pin(stepId: string) {
       @ask="ask" @move="move"
     />
 
-    <div class="mt-2 flex flex-wrap items-center gap-2">
+    <div class="no-print mt-2 flex flex-wrap items-center gap-2">
       <template v-if="progress">
         <div class="h-3 min-w-32 flex-1 border border-line" role="progressbar" aria-label="Working out the order" :aria-valuenow="Math.round(progress.share * 100)" aria-valuemin="0" aria-valuemax="100"><div class="h-full bg-action" :style="{ width: `${progress.share * 100}%` }" /></div>
         <button class="button" @click="cancel">Stop</button>
       </template>
       <button v-else class="button" :disabled="ended || !next" @click="replan()">Work the order out again</button>
+      <button class="button" @click="store.undo()">Undo</button>
+      <button class="button max-sm:hidden" @click="print">Print</button>
       <button class="button max-sm:hidden" :aria-pressed="close" @click="close = !close">{{ close ? 'Whole job' : 'Close up' }}</button>
       <p class="ml-auto text-sm text-quiet">
         <template v-if="plan.proven">No order is shorter.</template>
-        <template v-else-if="plan.setting.pins.length === 0">At most <span class="figure">{{ gapPercent.toFixed(gapPercent < 10 ? 1 : 0) }} %</span> above the shortest there can be.</template>
+        <template v-else-if="plan.setting.pins.length === 0">At most <span class="figure">{{ Math.ceil(gapPercent) }} %</span> above the shortest there can be.</template>
         <template v-else>{{ plan.setting.pins.length }} pinned.</template>
       </p>
     </div>
 
     <TabGroup as="div" class="mt-5">
-      <TabList class="flex border-b-2 border-ink" aria-label="Parts of the plan">
+      <TabList class="no-print flex border-b-2 border-ink" aria-label="Parts of the plan">
         <Tab v-for="tab in tabs" :key="tab" v-slot="{ selected }" as="template"><button class="min-h-12 px-3 font-semibold sm:px-5" :class="selected ? 'bg-ink text-paper' : 'text-ink'">{{ tab }}</button></Tab>
       </TabList>
       <TabPanels>
-        <TabPanel :tabindex="-1"><PlanOrder :plan="plan" :done="done" :pinned="pinned" :asked="asked" :next="next?.id ?? null" :title-of="titleOf" class="mt-2" @ask="ask" @shift="shift" @pin="pin" /></TabPanel>
+        <TabPanel :tabindex="-1"><PlanOrder :plan="plan" :done="done" :pinned="pinned" :asked="asked" :next="next?.id ?? null" :title-of="titleOf" class="mt-2" @point="point" @ask="ask" @shift="shift" @pin="pin" /></TabPanel>
         <TabPanel :tabindex="-1" class="pt-5"><PlanOptions /></TabPanel>
         <TabPanel :tabindex="-1" class="pt-5"><PlanCircumstances @change="replan" /></TabPanel>
         <TabPanel :tabindex="-1" class="pt-5"><PlanTools :plan="plan" :procedure="procedure" /></TabPanel>
