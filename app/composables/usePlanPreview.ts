@@ -1,3 +1,4 @@
+import type { JobStand } from '../../core/job'
 import type { Pack } from '../../core/packs'
 import type { Past, PlanSetting } from '../../core/sequence'
 import type { Difference, PlanPreview } from '../lib/planner-messages'
@@ -7,8 +8,8 @@ export interface PreviewFor {
   options: Record<string, string>
   setting?: Partial<PlanSetting>
   past?: Past | null
-  /** What the steps done have taken off and put back, by step id. */
-  undo?: Record<string, { takesOff: Record<string, number>, putsBack: Record<string, number> }>
+  /** How far the job is, when it has begun. */
+  stand?: JobStand | null
 }
 
 /** Plans in a worker while options are chosen: the plan itself, and for every other choice what it would change. */
@@ -26,7 +27,7 @@ export function usePlanPreview(source: () => PreviewFor | null) {
     differences.value = {}
     problem.value = ''
     if (!wanted) return worker.cancel()
-    worker.ask({ kind: 'options', setting: {}, past: null, undo: {}, ...wanted })
+    worker.ask({ kind: 'options', setting: {}, past: null, stand: null, ...wanted })
   }, { immediate: true })
   return { preview, differences, problem, cancel: worker.cancel }
 }

@@ -65,7 +65,8 @@ export interface HourMark { minutes: number, label: string, anchor: 'start' | 'm
 export function hourMarks(plan: Plan, clock: PlanClock, { x, closed }: PlanScale): HourMark[] {
   const end = plan.steps.at(-1)?.finishMinutes ?? 0
   const start = new Date(momentOf(clock, 0))
-  const first = new Date(start)
+  // What is done lies end to end and tells no hour.
+  const first = new Date(clock.at)
   first.setMinutes(60, 0, 0)
   const marks: HourMark[] = []
   let last = -Infinity

@@ -12,18 +12,22 @@ export interface PlanScale {
   closed: [from: number, to: number][]
 }
 
-/** The time axis of a plan, closing times drawn short. @param left, right where it begins and ends, in px */
-export function planScale(plan: Plan, left: number, right: number): PlanScale {
+/**
+ * The time axis of a plan, closing times drawn short.
+ * @param left, right where it begins and ends, in px
+ * @param from the minute of the plan from which it follows the clock of the wall; before it, what is done lies end to end
+ */
+export function planScale(plan: Plan, left: number, right: number, from: number): PlanScale {
   const end = Math.max(1, plan.steps.at(-1)?.finishMinutes ?? 1)
   const { hours, startMinuteOfDay, startWeekday } = plan.setting
-  const closed = hours ? closedSpans({ hours, startMinuteOfDay, startWeekday }, 0, end) : []
+  const closed = hours ? closedSpans({ hours, startMinuteOfDay, startWeekday }, Math.min(from, end), end) : []
   const domain = [0]
   const drawn = [0]
-  for (const [from, to] of closed) {
+  for (const [shuts, to] of closed) {
     const before = domain.at(-1)!
-    if (from > before) {
-      domain.push(from)
-      drawn.push(drawn.at(-1)! + from - before)
+    if (shuts > before) {
+      domain.push(shuts)
+      drawn.push(drawn.at(-1)! + shuts - before)
     }
     domain.push(to)
     drawn.push(drawn.at(-1)! + CLOSED_WIDTH_MINUTES)
@@ -37,6 +41,6 @@ export function planScale(plan: Plan, left: number, right: number): PlanScale {
 }
 
 /** Minutes of the plan drawn from end to end, closing times counted short. */
-export function drawnMinutes(plan: Plan): number {
-  return planScale(plan, 0, 1).closed.reduce((sum, [from, to]) => sum - (to - from) + CLOSED_WIDTH_MINUTES, plan.steps.at(-1)?.finishMinutes ?? 0)
+export function drawnMinutes(plan: Plan, from: number): number {
+  return planScale(plan, 0, 1, from).closed.reduce((sum, [shuts, to]) => sum - (to - shuts) + CLOSED_WIDTH_MINUTES, plan.steps.at(-1)?.finishMinutes ?? 0)
 }

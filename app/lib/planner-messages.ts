@@ -1,3 +1,4 @@
+import type { JobStand } from '../../core/job'
 import type { Pack, Procedure } from '../../core/packs'
 import type { Calendar, Past, Plan, PlanSetting, PlanTotals, TimedStep, Trip } from '../../core/sequence'
 
@@ -25,7 +26,7 @@ export interface Difference {
 
 /** What is asked of the planner's worker. `ask` tells late answers from current ones. */
 export type PlannerAsk =
-  | { ask: number, kind: 'options', pack: Pack, options: Record<string, string>, setting: Partial<PlanSetting>, past: Past | null, undo: Record<string, { takesOff: Record<string, number>, putsBack: Record<string, number> }> }
+  | { ask: number, kind: 'options', pack: Pack, options: Record<string, string>, setting: Partial<PlanSetting>, past: Past | null, stand: JobStand | null }
   | { ask: number, kind: 'plan', procedure: Procedure, setting: Partial<PlanSetting>, past: Past | null }
   | { ask: number, kind: 'finish', steps: TimedStep[], calendar: Calendar | null }
 

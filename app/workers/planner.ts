@@ -1,3 +1,4 @@
+import { switchBarrier } from '../../core/job'
 import { expandPack } from '../../core/packs'
 import type { Procedure } from '../../core/packs'
 import { finishTimes, operationOrder, planJob } from '../../core/sequence'
@@ -19,7 +20,7 @@ self.onmessage = ({ data }: MessageEvent<PlannerAsk>) => {
 }
 
 /** Plans the choice first, then every other choice of every option, so that each can show what it would cost. */
-function compareOptions({ ask, pack, options, setting, past, undo }: Ask<'options'>) {
+function compareOptions({ ask, pack, options, setting, past, stand }: Ask<'options'>) {
   const planned = (chosen: Record<string, string>) => {
     const procedure = expandPack(pack, chosen)
     const kept = past && { ...past, steps: past.steps.filter(step => step.kind !== 'operation' || procedure.operations.some(operation => operation.id === step.id)) }
@@ -31,18 +32,13 @@ function compareOptions({ ask, pack, options, setting, past, undo }: Ask<'option
     for (const choice of option.choices) {
       if (options[option.id] === choice.id) continue
       const chosen = { ...options, [option.id]: choice.id }
-      const lost = Object.keys(undo).find(id => !sameLedger(expandPack(pack, chosen), id, undo[id]!))
-      const difference: Difference = lost === undefined
+      const barrier = stand && switchBarrier(stand, expandPack(pack, chosen))
+      const difference: Difference = barrier === null
         ? differenceOf(current, planned(chosen))
-        : { minutes: 0, trips: 0, parts: [], order: [], barred: `Done already: ${current.procedure.operations.find(operation => operation.id === lost)?.title ?? lost}` }
+        : { minutes: 0, trips: 0, parts: [], order: [], barred: barrier }
       answer({ ask, kind: 'difference', optionId: option.id, choiceId: choice.id, difference })
     }
   }
-}
-
-function sameLedger(procedure: Procedure, id: string, ledger: { takesOff: Record<string, number>, putsBack: Record<string, number> }): boolean {
-  const operation = procedure.operations.find(entry => entry.id === id)
-  return operation !== undefined && JSON.stringify([operation.takesOff, operation.putsBack]) === JSON.stringify([ledger.takesOff, ledger.putsBack])
 }
 
 type Planned = { procedure: Procedure, plan: Plan }

@@ -7,6 +7,7 @@ import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
 import { openBeforeHandover, openEntries } from './ledger'
 import type { JobState } from './state'
+import { switchBarrier } from './switch-barrier'
 import { lastUndoable } from './undo'
 
 /** Why an event cannot enter the log: the field at fault and a sentence for the person. */
@@ -32,12 +33,9 @@ function bleedingOf(state: JobState, stepId: string): Refusal | null {
 const judges: Judges = {
   'job-opened': state => state.jobId ? refuse('type', 'The job is open already.') : null,
   'options-switched': (state, { payload }) => {
-    const lost = Object.keys(state.done).find((id) => {
-      const before = state.procedure?.operations.find(entry => entry.id === id)
-      const after = payload.procedure.operations.find(entry => entry.id === id)
-      return before && (!after || JSON.stringify([before.takesOff, before.putsBack]) !== JSON.stringify([after.takesOff, after.putsBack]))
-    })
-    return lost === undefined ? null : refuse('options', `This is done already and the other way has no place for it: ${state.procedure!.operations.find(entry => entry.id === lost)!.title}`)
+    if (!state.procedure) return refuse('type', 'The job has no plan yet.')
+    const barrier = switchBarrier({ procedure: state.procedure, done: Object.keys(state.done), car: state.car }, payload.procedure)
+    return barrier === null ? null : refuse('options', barrier)
   },
   'plan-changed': (state, { payload }) => {
     if (!state.plan) return refuse('type', 'The job has no plan yet.')

@@ -4,7 +4,7 @@ import { link, operation, smallPack } from '../../tests/support/small-pack'
 import { expandPack } from '../packs'
 import { operationOrder, planJob } from '../sequence'
 import { lastUndoable } from './undo'
-import { momentOf, noCircumstances, pastOf, planSetting } from '.'
+import { momentOf, noCircumstances, pastOf, planSetting, switchBarrier } from '.'
 import type { Circumstances } from '.'
 
 const bench = (id: string, change: Parameters<typeof operation>[1] = {}) => operation(id, { phase: 'bench', minutes: [5, 10, 20], ...change })
@@ -74,6 +74,17 @@ describe('another way of doing it', () => {
     const log = TestLog.open(pack(), { way: 'long' }).done('d')
     expect(log.refusal('options-switched', switched(log, { way: 'short' }))).toBe('This is done already and the other way has no place for it: Do d')
   })
+})
+
+it('does not change the supports under a raised car', () => {
+  const two = smallPack({ operations: [bench('a', { place: 'under', car: 'raised' }), bench('b', { place: 'under', car: 'raised' })], links: [link('a', 'b', { mirror: false })], items: [{ id: 'arms', name: 'Arms', state: 'propped' }] },
+    { options: [{ id: 'lift', sentence: 'Up on …', choices: [{ id: 'stands', label: 'stands' }, { id: 'lift', label: 'a lift' }], default: 'stands', school: false }] })
+  two.positions[0]!.when = [{ lift: ['stands'] }]
+  two.positions.push({ ...two.positions[0]!, takesOff: { arms: 4 }, when: [{ lift: ['lift'] }] })
+  const log = TestLog.open(two).done('raise-1')
+  const stand = { procedure: log.state.procedure!, done: ['raise-1'], car: log.state.car }
+  expect(switchBarrier(stand, expandPack(two, { lift: 'lift' }))).toBe('The car stands on other supports. Bring it down first.')
+  expect(switchBarrier({ ...stand, car: 'ground' }, expandPack(two, { lift: 'lift' }))).toBeNull()
 })
 
 describe('pastOf', () => {

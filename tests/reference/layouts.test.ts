@@ -200,7 +200,8 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
     })
 
     it('fills the cure of the sealant with other work', () => {
-      if (!has('seal-carrier-tighten')) return
+      // With the flywheel at the machine shop there is time to spare, and nothing has to be filled.
+      if (!has('seal-carrier-tighten') || has('flywheel-to-shop')) return
       const cure = plan.steps.slice(at('crank-seal-in') + 1, at('seal-carrier-tighten'))
       expect(cure.length).toBeGreaterThan(1)
       expect(plan.steps[at('seal-carrier-tighten')]!.waitMinutes).toBeLessThan(45)

@@ -107,6 +107,17 @@ describe('switching the options of a job', () => {
     expect(state.plan!.order[0]).toBe('slave-travel')
     expect(state.plan!.order).toContain('bleed-clutch')
     expect(state.done).toHaveProperty('slave-travel')
+    // Things off, read back from the database in another order, are the same things.
+    for (const id of state.plan!.order.slice(1, 12)) {
+      const now = reduceJob(await store().jobs.events(request.id))
+      const readings = (now.procedure!.operations.find(entry => entry.id === id)?.readings ?? []).filter(spec => spec.required)
+        .map(spec => incoming('reading-taken', { stepId: id, readingId: spec.id, value: spec.kind === 'number' ? spec.low ?? 1 : spec.choices[0], unit: spec.kind === 'number' ? spec.unit : null }))
+      await appendEvents(database.db, garageId, request.id, [...readings, incoming('step-done', { stepId: id })])
+    }
+    await switchJobOptions(database.db, garageId, shelf, request.id, switching({ options: { slave: 'opened', flywheel: 'new' } }))
+    const later = reduceJob(await store().jobs.events(request.id))
+    expect(later.procedure!.options.flywheel).toBe('new')
+    expect(Object.keys(later.done)).toHaveLength(12)
   })
   it('is refused when what is done has no place in the other way, and leaves the job as it was', async () => {
     const request = newJobRequest({ options: { slave: 'aside' } })

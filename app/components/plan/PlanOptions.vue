@@ -32,8 +32,7 @@ const { preview, differences, problem, cancel } = usePlanPreview(() => {
   if (!pack.value || !procedure || closed.value) return null
   const past = pastOf(state.value)
   const clock = { at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(), minutes: past?.steps.at(-1)?.finishMinutes ?? 0 }
-  const undo = Object.fromEntries(procedure.operations.filter(operation => done[operation.id]).map(({ id, takesOff, putsBack }) => [id, { takesOff, putsBack }]))
-  return { pack: pack.value, options: procedure.options, setting: planSetting(circumstances, procedure.hands, clock), past, undo }
+  return { pack: pack.value, options: procedure.options, setting: planSetting(circumstances, procedure.hands, clock), past, stand: { procedure, done: Object.keys(done), car: state.value.car } }
 })
 
 async function choose(optionId: string, choiceId: string) {

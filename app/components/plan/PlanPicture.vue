@@ -6,9 +6,9 @@ import { places } from '../../../core/packs'
 import type { Place, Procedure } from '../../../core/packs'
 import { legalRange, operationOrder } from '../../../core/sequence'
 import type { LegalRange, Plan } from '../../../core/sequence'
-import { momentOf } from '../../../core/job'
 import type { PlanClock } from '../../../core/job'
 import { hourMarks, milestoneMarks, waitBars } from '../../lib/plan-marks'
+import { momentText } from '../../lib/moments'
 import { placeNames } from '../../lib/places'
 import { drawnMinutes, planScale } from '../../lib/plan-scale'
 
@@ -29,8 +29,8 @@ const frame = useTemplateRef('frame')
 const drawing = useTemplateRef<SVGSVGElement>('drawing')
 const { width: frameWidth } = useElementSize(frame)
 const labelWidth = computed(() => frameWidth.value < 500 ? LABEL_NARROW : LABEL_WIDE)
-const width = computed(() => Math.max(frameWidth.value - labelWidth.value, props.close ? drawnMinutes(props.plan) * PER_MINUTE_CLOSE : 0))
-const scale = computed(() => planScale(props.plan, 2, Math.max(40, width.value - 10)))
+const width = computed(() => Math.max(frameWidth.value - labelWidth.value, props.close ? drawnMinutes(props.plan, props.clock.minutes) * PER_MINUTE_CLOSE : 0))
+const scale = computed(() => planScale(props.plan, 2, Math.max(40, width.value - 10), props.clock.minutes))
 const x = computed(() => scale.value.x)
 const laneOf = (place: Place) => TOP + places.indexOf(place) * LANE
 
@@ -185,10 +185,11 @@ watchPostEffect(() => {
             <line :x1="x(mark.minutes)" :x2="x(mark.minutes)" :y1="axisTop" :y2="axisTop + 5" stroke="var(--line)" />
             <text :x="x(mark.minutes)" :y="axisTop + 21" :text-anchor="mark.anchor" class="figure" font-size="15" fill="var(--quiet)">{{ mark.label }}</text>
           </g>
+          <line v-if="clock.minutes > 0" :x1="x(clock.minutes)" :x2="x(clock.minutes)" :y1="TOP" :y2="axisTop" stroke="var(--action)" stroke-width="2" stroke-dasharray="6 4" />
           <line v-if="dragging" :x1="dragging.x" :x2="dragging.x" :y1="TOP" :y2="lanesBottom" stroke="var(--action)" stroke-width="3" />
         </svg>
       </div>
     </div>
-    <p class="no-print line-clamp-2 min-h-12 text-sm" :class="dragging ? 'font-semibold text-action' : 'text-quiet'" aria-hidden="true">{{ caption || (asked ? 'Ringed amber: must come before the step asked. Ringed green: only after it.' : '') || `Starts ${new Date(momentOf(clock, 0)).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}. Drag a step to move it; a triangle marks a pinned one, a 2 work that wants two.` }}</p>
+    <p class="no-print line-clamp-2 min-h-12 text-sm" :class="dragging ? 'font-semibold text-action' : 'text-quiet'" aria-hidden="true">{{ caption || (asked ? 'Ringed amber: must come before the step asked. Ringed green: only after it.' : '') || `${clock.minutes > 0 ? 'Planned anew' : 'Starts'} ${momentText(clock.at)}. Drag a step to move it; a triangle marks a pinned one, a 2 work that wants two.` }}</p>
   </div>
 </template>

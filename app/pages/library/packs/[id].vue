@@ -45,7 +45,7 @@ async function load() {
 onMounted(load)
 
 async function look() {
-  if (!garage.garage) return
+  if (!garage.garage || !stored.value) return
   const found = await check(text.value)
   if (!found) return
   looked.value = true
@@ -113,7 +113,7 @@ useEventListener(window, 'beforeunload', (event) => { if (changed.value) event.p
         <button class="button button-main" :disabled="!changed || saving || (looked && problems.length > 0)" @click="save">{{ saving ? 'Keeping' : 'Keep it' }}</button>
       </template>
     </LibraryHead>
-    <SheetWithMargin v-model:open="marginOpen" :margin-title="problems.length ? `${problems.length} wrong` : 'The plan it makes'">
+    <SheetWithMargin v-model:open="marginOpen" :margin-title="looked && problems.length ? `${problems.length} wrong` : 'The plan it makes'">
       <h1 class="sr-only">Layout {{ id }}</h1>
       <div v-if="failed" role="alert"><p>The layout could not be fetched.</p><button class="button button-main mt-4" @click="load">Try again</button></div>
       <p v-else-if="!stored" role="status">Fetching the layout</p>
@@ -122,7 +122,7 @@ useEventListener(window, 'beforeunload', (event) => { if (changed.value) event.p
           <template v-if="shipped">This layout ships and is read here. Duplicate it to change it.</template>
           <template v-else>Every change is looked at as you type. <kbd class="figure">Ctrl S</kbd> keeps it; what is wrong is never kept.</template>
         </p>
-        <ClientOnly><PackEditor ref="editor" v-model="text" class="h-[calc(100dvh-12.5rem)]" :problems="problems" :readonly="shipped" :label="`Layout ${id} as YAML`" @save="save" /></ClientOnly>
+        <ClientOnly><PackEditor ref="editor" v-model="text" class="h-[calc(100dvh-12.5rem)] min-h-96 clear-both" :problems="problems" :readonly="shipped" :label="`Layout ${id} as YAML`" @save="save" /></ClientOnly>
       </template>
       <template #margin>
         <p role="status" class="mb-3 font-semibold" :class="!looked ? 'text-quiet' : problems.length ? 'text-danger' : 'text-good'" data-testid="verdict">
