@@ -1,5 +1,5 @@
 import { figureProblem, nextBolt } from '../fasteners'
-import { OrderError } from '../sequence'
+import { OrderError } from '../sequence/plan-in-order'
 import { tryCompleteActivity } from './activity'
 import { blockersOf } from './blockers'
 import { changedPlan } from './change-plan'

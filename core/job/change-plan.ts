@@ -1,4 +1,4 @@
-import { planJob } from '../sequence'
+import { planInOrder } from '../sequence/plan-in-order'
 import type { Plan } from '../sequence/types'
 import { planSetting } from './circumstances'
 import type { EventPayloads } from './events'
@@ -19,7 +19,7 @@ export function changedPlan(state: JobState, payload: EventPayloads['plan-change
   const past = pastOf(state)
   const clock = { at: payload.at, utcOffsetMinutes: payload.utcOffsetMinutes, minutes: past?.steps.at(-1)?.finishMinutes ?? 0 }
   const { order, lowerBoundMinutes, proven } = payload
-  const plan = planJob(state.procedure!, planSetting(payload.circumstances, state.procedure!.hands, clock), { ...(past ? { past } : {}), order, bound: { lowerBoundMinutes, proven } })
+  const plan = planInOrder(state.procedure!, planSetting(payload.circumstances, state.procedure!.hands, clock), order, { lowerBoundMinutes, proven }, past)
   memory.set(payload, { key, plan })
   return plan
 }

@@ -1,5 +1,5 @@
-import { sameLedger } from '../packs'
-import type { CarPosition, Procedure } from '../packs'
+import { sameLedger } from '../packs/same-ledger'
+import type { CarPosition, Procedure } from '../packs/types'
 
 /** How far a job is: the work it is planned for, the steps done, and how high the car stands. */
 export interface JobStand { procedure: Procedure, done: string[], car: CarPosition }
