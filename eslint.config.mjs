@@ -46,7 +46,7 @@ export default ts.config(
     rules: { 'no-restricted-imports': ['error', { patterns: [mayNotReach('app', 'stand-ins', 'tests', 'bin')] }] },
   },
   {
-    files: ['app/**/*.{ts,vue}'],
+    files: ['app/**/*.{ts,vue}'], ignores: ['app/**/*.test.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns: [mayNotReach('server', 'stand-ins', 'tests', 'bin')] }] },
   },
 )
