@@ -54,6 +54,14 @@ describe('a pack checked by the options that bear on a fault', () => {
     }, { options: ['x', 'y'].map(option) })
     expect(checkPack(pack, {})).toEqual([{ path: 'modules[only].items[thing]', reason: '1 taken off and never put back (x=1)' }])
   })
+  it('refuses to look through more combinations than anybody could', () => {
+    const many = Array.from({ length: 14 }, (_, index) => option(`o${index}`))
+    const pack = smallPack({
+      items: [{ id: 'thing', name: 'Thing', state: 'off' }],
+      operations: many.map((each, index) => operation(`a${index}`, { phase: 'bench', takesOff: { thing: 1 }, when: [{ [each.id]: ['2'] }] })),
+    }, { options: many })
+    expect(checkPack(pack, {})[0]!.reason).toBe('16384 combinations of options bear on this; at most 8192 can be looked at')
+  })
   it('wants a way to bring the car up and down under every choice', () => {
     const pack = smallPack({ operations: [operation('a')] }, { options: [option('x')] })
     pack.positions[0]!.when = [{ x: ['1'] }]

@@ -1,12 +1,12 @@
 import { applies } from './applies'
 import type { PackFault } from './check-pack'
-import { combinationsOf, optionsIn } from './combinations'
+import { combinationsOf, countCombinations, optionsIn } from './combinations'
 import { expandPack, PackError } from './expand-pack'
 import { knots } from './knots'
 import { refitId } from './mirror'
 import { possibleLinks, possibleOperations } from './possible-links'
-import type { PossibleLink } from './possible-links'
-import type { CarPosition, Pack } from './types'
+import type { PossibleLink, PossibleOperation } from './possible-links'
+import type { CarPosition, Pack, When } from './types'
 
 /**
  * What makes no sense under some choice of options: a ledger that does not come back to zero, a fact that nothing brings
@@ -18,17 +18,33 @@ import type { CarPosition, Pack } from './types'
 export function checkSense(pack: Pack): PackFault[] {
   const operations = possibleOperations(pack)
   const links = possibleLinks(pack, operations)
-  return [...unbalanced(pack), ...unreachable(pack), ...idle(pack, links), ...stranded(pack), ...cycles(pack, links)]
+  return [...unbalanced(pack), ...unreachable(pack, operations), ...idle(pack, links), ...stranded(pack), ...cycles(pack, links)]
 }
 
-const label = (choices: Record<string, string>, ids: Iterable<string>) => {
+/** More combinations of options than this are not looked at one by one. */
+const MOST_COMBINATIONS = 8192
+
+/** Looks under every combination of the options that bear on something, and tells the first fault. */
+function underEvery(pack: Pack, relevant: Set<string>, path: string, look: (choices: Record<string, string>) => PackFault | null): PackFault[] {
+  const count = countCombinations(pack, relevant)
+  if (count > MOST_COMBINATIONS) return [{ path, reason: `${count} combinations of options bear on this; at most ${MOST_COMBINATIONS} can be looked at` }]
+  for (const choices of combinationsOf(pack, relevant)) {
+    const fault = look(choices)
+    if (fault) return [{ path: fault.path, reason: fault.reason + label(choices, relevant) }]
+  }
+  return []
+}
+
+function label(choices: Record<string, string>, ids: Iterable<string>): string {
   const named = [...ids].filter(id => id in choices).map(id => `${id}=${choices[id]}`)
   return named.length > 0 ? ` (${named.join(' ')})` : ''
 }
 
+interface Entry { net: number, when: When }
+
 function unbalanced(pack: Pack): PackFault[] {
-  const entries = new Map<string, { net: number, when: Pack['modules'][0]['operations'][0]['when'] }[]>()
-  const note = (item: string, net: number, when: Pack['modules'][0]['operations'][0]['when']) => {
+  const entries = new Map<string, Entry[]>()
+  const note = (item: string, net: number, when: When) => {
     if (net !== 0) entries.set(item, [...entries.get(item) ?? [], { net, when }])
   }
   for (const operation of pack.modules.flatMap(module => module.operations)) {
@@ -38,13 +54,11 @@ function unbalanced(pack: Pack): PackFault[] {
     for (const [item, count] of Object.entries(mirror?.takesOff ?? {})) note(item, count, operation.when)
   }
   return [...entries].flatMap(([item, list]) => {
-    const relevant = optionsIn(list.map(entry => entry.when))
-    for (const choices of combinationsOf(pack, relevant)) {
+    const path = pathOfItem(pack, item)
+    return underEvery(pack, optionsIn(list.map(entry => entry.when)), path, (choices) => {
       const count = list.reduce((sum, entry) => sum + (applies(entry.when, choices) ? entry.net : 0), 0)
-      if (count === 0) continue
-      return [{ path: pathOfItem(pack, item), reason: (count > 0 ? `${count} taken off and never put back` : `${-count} put back that nobody took off`) + label(choices, relevant) }]
-    }
-    return []
+      return count === 0 ? null : { path, reason: count > 0 ? `${count} taken off and never put back` : `${-count} put back that nobody took off` }
+    })
   })
 }
 
@@ -53,19 +67,15 @@ function pathOfItem(pack: Pack, item: string): string {
   return module ? `modules[${module.id}].items[${item}]` : `items[${item}]`
 }
 
-function unreachable(pack: Pack): PackFault[] {
-  return pack.modules.flatMap(module => module.facts).filter(fact => !fact.initially).flatMap((fact) => {
-    const possible = possibleOperations(pack)
-    const needers = possible.filter(({ operation }) => operation.needs.includes(fact.id))
-    const givers = possible.filter(({ operation }) => operation.gives.includes(fact.id))
-    const relevant = optionsIn([...needers, ...givers].map(entry => entry.when))
-    for (const choices of combinationsOf(pack, relevant)) {
+function unreachable(pack: Pack, operations: PossibleOperation[]): PackFault[] {
+  return pack.modules.flatMap(module => module.facts.map(fact => ({ fact, path: `modules[${module.id}].facts[${fact.id}]` }))).filter(({ fact }) => !fact.initially).flatMap(({ fact, path }) => {
+    const needers = operations.filter(({ operation }) => operation.needs.includes(fact.id))
+    const givers = operations.filter(({ operation }) => operation.gives.includes(fact.id))
+    return underEvery(pack, optionsIn([...needers, ...givers].map(entry => entry.when)), path, (choices) => {
       const needer = needers.find(({ when }) => applies(when, choices))
-      if (needer && !givers.some(({ when }) => applies(when, choices))) {
-        return [{ path: `modules[${needer.operation.module}].operations[${needer.operation.undoes ?? needer.operation.id}].needs`, reason: `nothing brings about "${fact.id}"${label(choices, relevant)}` }]
-      }
-    }
-    return []
+      if (!needer || givers.some(({ when }) => applies(when, choices))) return null
+      return { path: `modules[${needer.operation.module}].operations[${needer.operation.undoes ?? needer.operation.id}].needs`, reason: `nothing brings about "${fact.id}"` }
+    })
   })
 }
 
@@ -74,22 +84,20 @@ function idle(pack: Pack, links: PossibleLink[]): PackFault[] {
   return pack.modules.flatMap(module => module.operations
     .filter(operation => operation.phase === 'strip' && Object.keys(operation.takesOff).length > 0)
     .flatMap((operation) => {
+      const path = `modules[${module.id}].operations[${operation.id}]`
       const reasons = links.filter(link => link.before === operation.id && link.after !== refitId(operation.id))
-      const relevant = optionsIn([operation.when, ...reasons.map(link => link.when)])
-      for (const choices of combinationsOf(pack, relevant)) {
-          if (!applies(operation.when, choices) || reasons.some(link => applies(link.when, choices))) continue
-        return [{ path: `modules[${module.id}].operations[${operation.id}]`, reason: `takes something off that no other step needs off: a link with its because is missing${label(choices, relevant)}` }]
-      }
-      return []
+      // A reason that holds whenever the step is there settles it.
+      if (reasons.some(link => JSON.stringify(link.when) === JSON.stringify(operation.when))) return []
+      return underEvery(pack, optionsIn([operation.when, ...reasons.map(link => link.when)]), path, choices =>
+        !applies(operation.when, choices) || reasons.some(link => applies(link.when, choices))
+          ? null
+          : { path, reason: 'takes something off that no other step needs off: a link with its because is missing' })
     }))
 }
 
 function stranded(pack: Pack): PackFault[] {
-  const relevant = optionsIn(pack.positions.map(position => position.when))
-  return (['raised', 'ground'] as CarPosition[]).flatMap((to) => {
-    const without = combinationsOf(pack, relevant).find(choices => !pack.positions.some(position => position.to === to && applies(position.when, choices)))
-    return without ? [{ path: 'positions', reason: `no way to bring the car to "${to}"${label(without, relevant)}` }] : []
-  })
+  return (['raised', 'ground'] as CarPosition[]).flatMap(to => underEvery(pack, optionsIn(pack.positions.map(position => position.when)), 'positions', choices =>
+    pack.positions.some(position => position.to === to && applies(position.when, choices)) ? null : { path: 'positions', reason: `no way to bring the car to "${to}"` }))
 }
 
 function cycles(pack: Pack, links: PossibleLink[]): PackFault[] {
@@ -99,14 +107,14 @@ function cycles(pack: Pack, links: PossibleLink[]): PackFault[] {
     ...links.filter(link => tied.has(link.before) && tied.get(link.before) === tied.get(link.after)).map(link => link.when),
     ...pack.reach.map(reach => reach.when),
   ])
-  for (const choices of combinationsOf(pack, relevant)) {
+  return underEvery(pack, relevant, 'links', (choices) => {
     try {
       expandPack(pack, choices)
+      return null
     }
     catch (error) {
       if (!(error instanceof PackError)) throw error
-      return [{ path: error.path, reason: error.reason + label(choices, relevant) }]
+      return { path: error.path, reason: error.reason }
     }
-  }
-  return []
+  })
 }

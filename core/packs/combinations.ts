@@ -12,6 +12,11 @@ export function combinationsOf(pack: Pack, optionIds: Iterable<string>): Record<
     (wanted.has(option.id) ? option.choices.map(choice => choice.id) : [option.default]).map(choice => ({ ...chosen, [option.id]: choice }))), [{}])
 }
 
+/** How many combinations of some options there are. */
+export function countCombinations(pack: Pack, optionIds: Set<string>): number {
+  return pack.options.reduce((product, option) => product * (optionIds.has(option.id) ? option.choices.length : 1), 1)
+}
+
 /** The options that decide whether something applies. */
 export function optionsIn(whens: When[]): Set<string> {
   return new Set(whens.flat().flatMap(entry => Object.keys(entry)))

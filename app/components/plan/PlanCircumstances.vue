@@ -7,6 +7,11 @@ const emit = defineEmits<{ change: [change: Partial<Circumstances>] }>()
 const { state } = useJob()
 const garage = useGarageStore()
 const problem = ref('')
+const t = useTerms()
+/** Steps left that want two while nobody else is there, with their way out. */
+const alone = computed(() => state.value.plan!.steps.filter(step => step.shortHanded && !state.value.done[step.id])
+  .map(step => state.value.procedure!.operations.find(operation => operation.id === step.id)!))
+const wantTwo = computed(() => state.value.procedure!.operations.filter(operation => operation.hands === 2 && !state.value.done[operation.id]).length)
 const circumstances = computed(() => state.value.circumstances)
 const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
 const LOCAL = "yyyy-MM-dd'T'HH:mm"
@@ -69,6 +74,12 @@ function changeHelper(end: 'from' | 'to', text: string) {
         </template>
         <button v-else class="button" @click="comes">comes for a while</button>
       </div>
+    </div>
+    <div v-if="wantTwo > 0">
+      <p class="label">{{ wantTwo }} {{ wantTwo === 1 ? 'step wants' : 'steps want' }} two{{ alone.length === 0 ? ', and somebody is there for each.' : alone.length < wantTwo ? `; ${alone.length} of them you do alone:` : '; you do them alone:' }}</p>
+      <ul v-if="alone.length" class="ruled mt-1">
+        <li v-for="operation in alone" :key="operation.id" class="py-2">{{ t(operation.title) }}<span class="block text-quiet">{{ t(operation.aloneWay ?? '') }}</span></li>
+      </ul>
     </div>
     <p v-if="problem" class="text-danger" role="alert">{{ problem }}</p>
   </section>

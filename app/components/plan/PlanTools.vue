@@ -2,7 +2,7 @@
 import type { Procedure } from '../../../core/packs'
 import type { Plan } from '../../../core/sequence'
 
-/** The tool roll: every tool by the trip that first wants it, and which ones have to be borrowed. */
+/** The tool roll: every tool by trip, those wanted for the first time apart, and which ones have to be borrowed. */
 const props = defineProps<{ plan: Plan, procedure: Procedure }>()
 const t = useTerms()
 const garage = useGarageStore()
@@ -11,8 +11,12 @@ const missing = computed(() => new Set(garage.garage?.toolsMissing))
 const tools = computed(() => new Map(props.procedure.tools.map(tool => [tool.id, tool])))
 const rolls = computed(() => {
   const seen = new Set<string>()
-  return props.plan.trips.map((trip, index) => ({ trip, index, fresh: trip.tools.filter(id => !seen.has(id) && seen.add(id)) })).filter(roll => roll.fresh.length > 0)
+  return props.plan.trips.map((trip, index) => {
+    const known = trip.tools.filter(id => seen.has(id))
+    return { trip, index, known, fresh: trip.tools.filter(id => !seen.has(id) && seen.add(id)) }
+  }).filter(roll => roll.trip.tools.length > 0)
 })
+const label = (id: string) => [t(tools.value.get(id)!.name), tools.value.get(id)!.size].filter(Boolean).join(' ')
 const toBorrow = computed(() => props.plan.tools.filter(id => missing.value.has(id)))
 
 async function toggle(id: string) {
@@ -29,7 +33,7 @@ async function toggle(id: string) {
 <template>
   <section>
     <p class="text-lg">
-      <span class="figure font-semibold">{{ plan.tools.length }}</span> tools, in the order they are first wanted.
+      <span class="figure font-semibold">{{ plan.tools.length }}</span> tools, laid out trip by trip.
       <span v-if="toBorrow.length" class="font-semibold text-attention">To borrow: {{ toBorrow.map(id => t(tools.get(id)!.name)).join(', ') }}.</span>
       <span v-else class="text-quiet">Mark what is not in the house, and it is listed here to borrow.</span>
     </p>
@@ -43,6 +47,7 @@ async function toggle(id: string) {
           </button>
         </li>
       </ul>
+      <p v-if="roll.known.length" class="mt-1 text-quiet">{{ roll.fresh.length ? 'And from before' : 'From before' }}: {{ roll.known.map(label).join(', ') }}.</p>
     </div>
   </section>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
-import { operationOrder } from '../../../../core/sequence'
+import { criticalPath, operationOrder } from '../../../../core/sequence'
 import { minutesText } from '../../../lib/durations'
 
 const { store, state, next } = useJob()
@@ -17,6 +17,7 @@ const setupSaved = computed(() => plan.value.authored.setupMinutes - plan.value.
 const gapPercent = computed(() => Math.max(0, (plan.value.totals.minutes / plan.value.lowerBoundMinutes - 1) * 100))
 const print = () => window.print()
 useKeys({ Backspace: () => store.undo() })
+const longest = computed(() => criticalPath(procedure.value.operations.map(({ id, minutes }) => ({ id, minutes: minutes[1] })), procedure.value.links))
 const tabs = ['Order', 'How', 'When', 'Tools', 'Parts'] as const
 const ended = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
 
@@ -96,6 +97,7 @@ function pin(stepId: string) {
           In the order it is written down it would take <span class="figure">{{ minutesText(plan.authored.minutes) }}</span> with {{ plan.authored.placeChanges }} changes of place.
           <template v-if="setupSaved >= 1">This order saves <span class="figure font-semibold">{{ minutesText(setupSaved) }}</span> of walking, lifting and tool changes, {{ Math.round(setupSaved / plan.authored.setupMinutes * 100) }} in 100.</template>
         </p>
+        <p>The longest chain of steps that must follow one another takes <span class="figure">{{ minutesText(longest.minutes) }}</span> with its waits, from “{{ titleOf(longest.ids[0]!) }}” to “{{ titleOf(longest.ids.at(-1)!) }}”. No number of hands makes it shorter.</p>
         <p class="text-quiet">Odds come from the low, likely and high minutes of each step, drawn ten thousand times. Ask any step to see why it stands where it stands, and to move it.</p>
       </div>
     </template>
