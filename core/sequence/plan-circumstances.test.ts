@@ -27,6 +27,14 @@ describe('a second pair of hands', () => {
   })
 })
 
+it('bounds the work by what the helper can save at the best', () => {
+  const heavy = ['one', 'two', 'three'].map(id => bench(id, { hands: 2, aloneWay: 'Use a strap.' }))
+  const result = plan(heavy, [], { helperWindow: { fromMinutes: 0, toMinutes: 30 } })
+  // Alone 40 each; half an hour saves one and a half times 20 at the most, and one step in truth.
+  expect(result.lowerBoundMinutes).toBe(120 - 30)
+  expect(result.totals.minutes).toBe(100)
+})
+
 describe('working hours', () => {
   const hours = { fromMinute: 480, toMinute: 540, weekdays: [0, 1, 2, 3, 4, 5, 6] }
   it('keep a step whole that does not fit before closing', () => {

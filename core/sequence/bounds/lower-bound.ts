@@ -22,7 +22,7 @@ export interface LowerBound {
  */
 export function lowerBound(instance: Instance, budget: number): LowerBound {
   if (instance.count === 0) return { minutes: instance.startMinutes, stays: [] }
-  const work = sum(instance.minutes)
+  const work = leastWork(instance)
   const trips = tripBound(instance, budget)
   const tools = successionBound(instance, (a, b) => toolsToFetch(instance, a, b) * instance.toolMinutes).total
   const { count, readyMinutes } = instance
@@ -53,6 +53,17 @@ function minutesOf(instance: Instance, steps: StepSet): number {
   return instance.minutes.reduce((total, minutes, step) => total + (has(steps, step) ? minutes : 0), 0)
 }
 
-function sum(values: Float64Array): number {
-  return values.reduce((total, value) => total + value, 0)
+/** Minutes of work at the least: all of it alone, less what the helper's time can save at its best. */
+function leastWork(instance: Instance): number {
+  const { minutes, aloneMinutes, helperFrom, helperTo } = instance
+  let work = aloneMinutes.reduce((total, value) => total + value, 0)
+  const gains = Array.from(minutes, (value, step) => ({ minutes: value, gain: aloneMinutes[step]! - value })).filter(({ gain }) => gain > 0)
+    .sort((a, b) => b.gain / b.minutes - a.gain / a.minutes)
+  let room = Math.max(0, helperTo - helperFrom)
+  for (const { minutes: taken, gain } of gains) {
+    const share = taken === 0 ? 1 : Math.min(1, room / taken)
+    work -= gain * share
+    room -= taken * share
+  }
+  return work
 }
