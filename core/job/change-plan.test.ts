@@ -87,6 +87,22 @@ it('does not change the supports under a raised car', () => {
   expect(switchBarrier({ ...stand, car: 'ground' }, expandPack(two, { lift: 'lift' }))).toBeNull()
 })
 
+it('reads a plan written before plans knew of parts, hands and hours', () => {
+  const log = TestLog.open(pack())
+  const made = log.events.find(event => event.type === 'plan-made')!
+  const { procedure, plan } = JSON.parse(JSON.stringify(made.payload)) as { procedure: Record<string, unknown> & { operations: Record<string, unknown>[] }, plan: Record<string, unknown> & { totals: Record<string, unknown> } }
+  for (const key of ['hands', 'parts']) delete procedure[key]
+  for (const operation of procedure.operations) delete operation.parts
+  for (const key of ['setting', 'droppedPins', 'proven', 'lowerBoundMinutes']) delete plan[key]
+  delete plan.totals.closedMinutes
+  Object.assign(made, { payload: { procedure, plan } })
+  const { state } = log
+  expect(state.procedure).toMatchObject({ hands: 1, parts: [] })
+  expect(state.procedure!.operations[0]!.parts).toEqual({})
+  expect(state.plan).toMatchObject({ droppedPins: [], proven: false, lowerBoundMinutes: 0, totals: { closedMinutes: 0 } })
+  expect(log.refusal('plan-changed', change([...state.plan!.order]))).toBeNull()
+})
+
 describe('pastOf', () => {
   it('lays what is done end to end, in the order it was done', () => {
     const log = TestLog.open(pack()).done('b', 'a')

@@ -2,6 +2,7 @@ import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
+import { readPlan } from './older-plan'
 import { pastOf } from './past'
 import type { JobState } from './state'
 import { applyStepDone } from './step-done'
@@ -46,8 +47,7 @@ const appliers: Appliers = {
     Object.assign(state, { jobId, number, vehicle, complaint, pumpTest, odometerKm, openedAt: deviceTime })
   },
   'plan-made': (state, { payload, deviceTime }) => {
-    state.procedure = payload.procedure
-    state.plan = payload.plan
+    Object.assign(state, readPlan(payload))
     state.circumstances = payload.circumstances ?? noCircumstances
     state.clock = payload.clock ?? { at: deviceTime, minutes: 0, utcOffsetMinutes: 0 }
     state.facts = payload.procedure.facts.filter(fact => fact.initially).map(fact => fact.id)
@@ -55,7 +55,7 @@ const appliers: Appliers = {
   'options-switched': (state, { payload }) => {
     const known = new Set(state.procedure?.facts.map(fact => fact.id))
     state.facts = [...state.facts, ...payload.procedure.facts.filter(fact => fact.initially && !known.has(fact.id)).map(fact => fact.id)]
-    Object.assign(state, { procedure: payload.procedure, plan: payload.plan, circumstances: payload.circumstances, clock: payload.clock })
+    Object.assign(state, readPlan(payload), { circumstances: payload.circumstances, clock: payload.clock })
   },
   'plan-changed': (state, { payload }) => {
     state.plan = changedPlan(state, payload)

@@ -83,6 +83,7 @@ test('the hand-over is held up by what is off, until each has a reason', async (
   const jobId = await stage.openJob({ options: { slave: 'aside' } })
   await view(page, stage, jobId, 'work')
   for (let step = 0; step < 4; step++) await doStep(page)
+  await settled(page)
   await view(page, stage, jobId, 'prove')
   const hand = page.getByRole('button', { name: 'Hand the car over' })
   await expect(hand).toBeDisabled()

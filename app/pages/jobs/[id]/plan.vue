@@ -63,8 +63,8 @@ function pin(stepId: string) {
       <button class="button max-sm:hidden" :aria-pressed="close" @click="close = !close">{{ close ? 'Whole job' : 'Close up' }}</button>
       <p class="ml-auto text-sm text-quiet">
         <template v-if="plan.proven">No order is shorter.</template>
-        <template v-else-if="plan.setting.pins.length === 0">At most <span class="figure">{{ Math.ceil(gapPercent) }} %</span> above the shortest there can be.</template>
-        <template v-else>{{ plan.setting.pins.length }} pinned.</template>
+        <template v-else-if="plan.setting.pins.length === 0 && plan.lowerBoundMinutes > 0">At most <span class="figure">{{ Math.ceil(gapPercent) }} %</span> above the shortest there can be.</template>
+        <template v-else-if="plan.setting.pins.length > 0">{{ plan.setting.pins.length }} pinned.</template>
       </p>
     </div>
 
