@@ -49,6 +49,13 @@ describe('assemblePack', () => {
     const wrong = module('wrong', { from: 'top', adjust: { ...noChange, operations: { nothing: { title: 'None' } } } })
     expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow('modules[wrong].adjust.operations: unknown operation "nothing"')
   })
+  it('refuses a module made from itself, and words for a fact or item that is not there', () => {
+    const one = module('one', { from: 'two' })
+    const two = module('two', { from: 'one' })
+    expect(() => assemblePack(layout(['one']), shelfOf(one, two))).toThrow('a module is not made from itself: one → two → one')
+    const wrong = module('wrong', { from: 'top', adjust: { ...noChange, items: { nothing: { name: 'None' } } } })
+    expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow('modules[wrong].adjust.items: unknown item "nothing"')
+  })
   it('settles what the layout leaves nobody to choose', () => {
     const bleed = module('bleed', {
       assumes: { slave: 'concentric' },

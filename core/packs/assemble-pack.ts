@@ -128,14 +128,18 @@ function idsOf(module: PackModule): string[] {
 }
 
 /** A module with everything that it takes over from the one it is made from. */
-function resolve(source: ModuleSource, shelf: Shelf): PackModule {
+function resolve(source: ModuleSource, shelf: Shelf, line: string[] = []): PackModule {
   const { from, adjust, ...own } = source
   if (from === undefined) return own
+  if (line.includes(source.id)) throw new AssemblyError(`modules[${source.id}].from`, `a module is not made from itself: ${[...line, source.id].join(' → ')}`)
   const parent = shelf.modules.get(from)
   if (!parent) throw new AssemblyError(`modules[${source.id}].from`, `there is no module "${from}"`)
-  const base = resolve(parent, shelf)
-  const known = new Set(idsOf(base))
-  for (const id of Object.keys(adjust.operations)) if (!known.has(id)) throw new AssemblyError(`modules[${source.id}].adjust.operations`, `unknown operation "${id}"`)
+  const base = resolve(parent, shelf, [...line, source.id])
+  const idsIn = (list: { id: string }[]) => list.map(({ id }) => id)
+  for (const [kind, word, known] of [['operations', 'operation', idsOf(base)], ['facts', 'fact', idsIn(base.facts)], ['items', 'item', idsIn(base.items)]] as const) {
+    const stranger = Object.keys(adjust[kind]).find(id => !known.includes(id))
+    if (stranger !== undefined) throw new AssemblyError(`modules[${source.id}].adjust.${kind}`, `unknown ${word} "${stranger}"`)
+  }
   const replaced = new Set(own.operations.map(operation => operation.id))
   return {
     id: own.id, title: own.title,

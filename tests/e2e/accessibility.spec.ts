@@ -36,6 +36,7 @@ for (const scheme of ['light', 'dark'] as const) {
         await page.goto(`${stage.app.base}/${path}`)
         await page.locator('#sheet h1').first().waitFor()
         await check(path)
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} scrolls sideways`).toBeLessThanOrEqual(0)
       }
       await page.locator('.cm-content').waitFor()
       await check('pack editor')

@@ -8,18 +8,9 @@ import { issuesOf } from '../../lib/reason-of'
 const garage = useGarageStore()
 const problem = ref('')
 const saved = ref('')
-const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
-const clockText = (minutes: number) => `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
-const minutesOf = (text: string) => {
-  const [hours, minutes] = text.split(':').map(Number)
-  return (hours ?? 0) * 60 + (minutes ?? 0)
-}
 const { hours, location } = garage.garage!
-const form = reactive({
-  kept: hours !== null, from: clockText(hours?.fromMinute ?? 480), to: clockText(hours?.toMinute ?? 1080), weekdays: hours?.weekdays ?? [1, 2, 3, 4, 5],
-  latitude: location ? String(location.latitude) : '', longitude: location ? String(location.longitude) : '',
-})
-const toggle = (day: number) => { form.weekdays = form.weekdays.includes(day) ? form.weekdays.filter(other => other !== day) : [...form.weekdays, day].sort() }
+const usual = ref(hours ?? { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5] })
+const form = reactive({ kept: hours !== null, latitude: location ? String(location.latitude) : '', longitude: location ? String(location.longitude) : '' })
 const dark = computed(() => garage.garage?.location ? darkToday(garage.garage.location, new Date()) : null)
 const degrees = (text: string) => text.trim() === '' ? null : Number(text.replace(',', '.'))
 
@@ -27,7 +18,7 @@ async function save() {
   problem.value = ''
   saved.value = ''
   const change = garageSettings.safeParse({
-    hours: form.kept ? { fromMinute: minutesOf(form.from), toMinute: minutesOf(form.to), weekdays: form.weekdays } : null,
+    hours: form.kept ? usual.value : null,
     latitude: degrees(form.latitude), longitude: degrees(form.longitude),
   })
   if (!change.success) {
@@ -49,13 +40,7 @@ async function save() {
     <h2 id="hours-title" class="text-xl">Hours and place</h2>
     <form class="mt-3 grid gap-4" novalidate @submit.prevent="save">
       <ChoiceRow label="New jobs are planned …" :model-value="form.kept ? 'hours' : 'through'" :choices="[{ id: 'hours', label: 'in working hours' }, { id: 'through', label: 'straight through' }]" @update:model-value="way => { form.kept = way === 'hours' }" />
-      <div v-if="form.kept" class="flex flex-wrap items-end gap-3">
-        <div><label class="label" for="usual-from">from</label><input id="usual-from" v-model="form.from" type="time" class="figure mt-1"></div>
-        <div><label class="label" for="usual-to">to</label><input id="usual-to" v-model="form.to" type="time" class="figure mt-1"></div>
-        <div class="flex flex-wrap gap-1" role="group" aria-label="Days worked">
-          <button v-for="(name, day) in days" :key="name" type="button" class="min-h-12 min-w-12 rounded-soft border-2 px-2" :aria-pressed="form.weekdays.includes(day)" :class="form.weekdays.includes(day) ? 'border-action bg-tint font-semibold' : 'border-line'" @click="toggle(day)">{{ name }}</button>
-        </div>
-      </div>
+      <HoursFields v-if="form.kept" v-model="usual" name="usual" />
       <div class="flex flex-wrap items-end gap-3">
         <div class="w-36"><label class="label" for="latitude">Degrees north</label><input id="latitude" v-model="form.latitude" inputmode="decimal" class="figure mt-1"></div>
         <div class="w-36"><label class="label" for="longitude">Degrees east</label><input id="longitude" v-model="form.longitude" inputmode="decimal" class="figure mt-1"></div>

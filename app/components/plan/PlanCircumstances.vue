@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { addHours, format, set } from 'date-fns'
 import type { Circumstances } from '../../../core/job'
+import type { WorkingHours } from '../../../core/sequence'
 
 /** When work goes on and when somebody comes to help. A change has the plan worked out again. */
 const emit = defineEmits<{ change: [change: Partial<Circumstances>] }>()
@@ -13,24 +14,13 @@ const alone = computed(() => state.value.plan!.steps.filter(step => step.shortHa
   .map(step => state.value.procedure!.operations.find(operation => operation.id === step.id)!))
 const wantTwo = computed(() => state.value.procedure!.operations.filter(operation => operation.hands === 2 && !state.value.done[operation.id]).length)
 const circumstances = computed(() => state.value.circumstances)
-const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
 const LOCAL = "yyyy-MM-dd'T'HH:mm"
 
-const clockText = (minutes: number) => `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
-const minutesOf = (text: string) => {
-  const [hours, minutes] = text.split(':').map(Number)
-  return (hours ?? 0) * 60 + (minutes ?? 0)
-}
 const usual = computed(() => garage.garage?.hours ?? { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5] })
 
-function changeHours(change: Partial<NonNullable<Circumstances['hours']>>) {
-  const hours = { ...circumstances.value.hours ?? usual.value, ...change }
+function changeHours(hours: WorkingHours) {
   problem.value = hours.toMinute - hours.fromMinute < 15 ? 'Working hours end after they begin.' : hours.weekdays.length === 0 ? 'At least one day is worked.' : ''
   if (!problem.value) emit('change', { hours })
-}
-function toggleDay(day: number) {
-  const { weekdays } = circumstances.value.hours ?? usual.value
-  changeHours({ weekdays: weekdays.includes(day) ? weekdays.filter(other => other !== day) : [...weekdays, day].sort() })
 }
 
 function comes() {
@@ -51,18 +41,7 @@ function changeHelper(end: 'from' | 'to', text: string) {
         label="Work goes on …" :model-value="circumstances.hours ? 'hours' : 'through'" :choices="[{ id: 'through', label: 'straight through' }, { id: 'hours', label: 'in working hours' }]"
         @update:model-value="way => emit('change', { hours: way === 'hours' ? usual : null })"
       />
-      <div v-if="circumstances.hours" class="mt-3 flex flex-wrap items-end gap-3">
-        <div><label class="label" for="hours-from">from</label><input id="hours-from" type="time" class="figure mt-1" :value="clockText(circumstances.hours.fromMinute)" @change="changeHours({ fromMinute: minutesOf(($event.target as HTMLInputElement).value) })"></div>
-        <div><label class="label" for="hours-to">to</label><input id="hours-to" type="time" class="figure mt-1" :value="clockText(circumstances.hours.toMinute)" @change="changeHours({ toMinute: minutesOf(($event.target as HTMLInputElement).value) })"></div>
-        <div class="flex flex-wrap gap-1" role="group" aria-label="Days worked">
-          <button
-            v-for="(name, day) in days" :key="name" type="button" class="min-h-12 min-w-12 rounded-soft border-2 px-2" :aria-pressed="circumstances.hours.weekdays.includes(day)"
-            :class="circumstances.hours.weekdays.includes(day) ? 'border-action bg-tint font-semibold' : 'border-line'" @click="toggleDay(day)"
-          >
-            {{ name }}
-          </button>
-        </div>
-      </div>
+      <HoursFields v-if="circumstances.hours" name="hours" class="mt-3" :model-value="circumstances.hours" @update:model-value="changeHours" />
     </div>
     <div v-if="state.procedure!.hands === 1">
       <p class="label">A second pair of hands …</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { drag } from 'd3-drag'
 import { select } from 'd3-selection'
 import { places } from '../../../core/packs'
@@ -27,6 +27,7 @@ const PER_MINUTE_CLOSE = 4.5
 const lanesBottom = TOP + LANE * places.length
 const frame = useTemplateRef('frame')
 const drawing = useTemplateRef<SVGSVGElement>('drawing')
+const finePointer = useMediaQuery('(pointer: fine)')
 const { width: frameWidth } = useElementSize(frame)
 const labelWidth = computed(() => frameWidth.value < 500 ? LABEL_NARROW : LABEL_WIDE)
 const width = computed(() => Math.max(frameWidth.value - labelWidth.value, props.close ? drawnMinutes(props.plan, props.clock.minutes) * PER_MINUTE_CLOSE : 0))
@@ -116,6 +117,8 @@ function placeAt(px: number): number {
 
 const dragBehaviour = drag<SVGGElement, unknown>()
   .clickDistance(4)
+  // A swipe scrolls; on a touch screen steps are moved in the margin.
+  .touchable(false)
   .container(() => drawing.value!)
   .filter(event => !event.ctrlKey && !event.button && !props.done.has((event.target as Element).closest('[data-step]')?.getAttribute('data-step') ?? ''))
   .on('drag', function (event: { x: number }) {
@@ -190,6 +193,6 @@ watchPostEffect(() => {
         </svg>
       </div>
     </div>
-    <p class="no-print line-clamp-2 min-h-12 text-sm" :class="dragging ? 'font-semibold text-action' : 'text-quiet'" aria-hidden="true">{{ caption || (asked ? 'Ringed amber: must come before the step asked. Ringed green: only after it.' : '') || `${clock.minutes > 0 ? 'Planned anew' : 'Starts'} ${momentText(clock.at)}. Drag a step to move it; a triangle marks a pinned one, a 2 work that wants two.` }}</p>
+    <p class="no-print line-clamp-2 min-h-12 text-sm" :class="dragging ? 'font-semibold text-action' : 'text-quiet'" aria-hidden="true">{{ caption || (asked ? 'Ringed amber: must come before the step asked. Ringed green: only after it.' : '') || `${clock.minutes > 0 ? 'Planned anew' : 'Starts'} ${momentText(clock.at)}. ${finePointer ? 'Drag a step to move it' : 'Touch a step to ask and move it'}; a triangle marks a pinned one, a 2 work that wants two.` }}</p>
   </div>
 </template>

@@ -7,6 +7,7 @@ import type { Pack, PackOption } from '../../../core/packs'
 import { convert } from '../../../core/units'
 import { deviceId, newId } from '../../lib/ids'
 import { issuesOf } from '../../lib/reason-of'
+import { utcOffsetMinutes } from '../../lib/utc-offset'
 
 useHead({ title: 'Take-in · Eldrin' })
 const garage = useGarageStore()
@@ -58,7 +59,7 @@ function requestOf(value: typeof form.state.values) {
     id: jobId, vehicleId: value.vehicleId, packId: pack.value?.id ?? '', options: value.options,
     complaint: { symptoms: value.symptoms, text: value.text },
     pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : Number(value.strokes) },
-    odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: -new Date().getTimezoneOffset(),
+    odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
   }
 }
 
