@@ -7,8 +7,6 @@ export default defineConfig({
   fullyParallel: false,
   forbidOnly: !!process.env.CI,
   timeout: 60_000,
-  // How long a task keeps the page busy can be told only when nothing else runs.
-  projects: [{ name: 'all' }, { name: 'alone', testMatch: /\.alone\.ts$/, dependencies: ['all'] }],
   use: {
     actionTimeout: 10_000,
     viewport: { width: 1280, height: 800 },

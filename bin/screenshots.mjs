@@ -3,9 +3,12 @@
  * bin/demo --reset, then npm run screenshots [name …]. ELDRIN_URL and SHOTS_TO change where from and where to.
  * ELDRIN_DEMO_NOW, given to both, is the moment the pictures show.
  */
-import { mkdirSync } from 'node:fs'
+import { execFileSync, spawn } from 'node:child_process'
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import WebSocket from 'ws'
 
 const base = process.env.ELDRIN_URL ?? 'http://127.0.0.1:3000'
 const folder = process.env.SHOTS_TO ?? 'docs/screenshots'
@@ -21,18 +24,20 @@ const shots = {
   'yard': { size: desk, path: '/' },
   'take-in': { size: desk, path: '/jobs/new', act: takeIn },
   'plan-front-drive': { size: desk, path: `/jobs/${idOf(105)}/plan` },
-  'plan-four-wheel': { size: desk, path: `/jobs/${idOf(106)}/plan` },
-  'plan-why': { size: desk, path: `/jobs/${idOf(106)}/plan`, act: page => page.locator('[data-step="rear-mount-off"]').click() },
-  'plan-options': { size: desk, path: `/jobs/${idOf(106)}/plan`, act: comparing },
-  'plan-phone': { size: phone, path: `/jobs/${idOf(106)}/plan`, act: page => page.evaluate(() => window.scrollTo(0, 330)) },
   'library': { size: desk, path: '/library' },
-  'library-editor': { size: desk, path: '/library', act: edit },
   'work': { size: desk, path: `/jobs/${idOf(104)}/work` },
   'work-phone': { size: phone, path: `/jobs/${idOf(104)}/work` },
-  'work-night': { size: desk, path: `/jobs/${idOf(104)}/work`, scheme: 'dark' },
   'car': { size: desk, path: `/jobs/${idOf(103)}/car` },
+  'bolt-board': { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: askBolt },
+  'bolt-card': { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: printCard },
+  'figure-judged': { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(103)}/bolts?group=cover-bolts`, act: typeWrongUnit },
   'tightening-run': { size: desk, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, act: tighten },
-  'tightening-phone': { size: phone, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten` },
+  'tightening-phone': { size: phone, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, scheme: 'dark' },
+  'bench-disc': { size: desk, path: `/jobs/${idOf(102)}/bench?sheet=disc` },
+  'bench-flywheel': { size: { width: 1280, height: 1100 }, path: `/jobs/${idOf(102)}/bench?sheet=flywheel` },
+  'bench-centring': { size: desk, path: `/jobs/${idOf(103)}/bench?sheet=tool-fit` },
+  'bench-open': { size: desk, path: `/jobs/${idOf(102)}/bench?at=open`, act: askPart },
+  'bench-parts': { size: desk, path: `/jobs/${idOf(102)}/bench?at=parts`, act: orderFlywheel },
   'prove': { size: desk, path: `/jobs/${idOf(101)}/prove` },
   'hand-over': { size: desk, path: `/jobs/${idOf(101)}/handover` },
 }
@@ -47,36 +52,73 @@ async function takeIn(page) {
   await page.waitForTimeout(2500)
 }
 
-async function comparing(page) {
-  await page.getByRole('tab', { name: 'How' }).click()
-  await page.getByText(/, bled|used again if known good/).first().waitFor()
-  await page.waitForTimeout(6000)
-  await page.getByText('The exhaust …').scrollIntoViewIfNeeded()
-  await page.evaluate(() => window.scrollBy(0, 420))
+async function askPart(page) {
+  const seal = page.getByTestId('reach-crank-seal')
+  await seal.getByText('$').first().waitFor()
+  await seal.getByRole('button').click()
+  await page.evaluate(() => window.scrollTo(0, 0))
 }
 
-async function edit(page) {
-  await page.getByRole('button', { name: /Duplicate Rear drive, driveshaft, slave outside/ }).click()
-  await page.getByText('Sound under every choice of options').waitFor()
-  await page.locator('.cm-content').click()
-  await page.keyboard.press('Control+f')
-  await page.keyboard.type('upper-bolts-cracked, kind')
-  await page.keyboard.press('Enter')
-  await page.keyboard.press('Escape')
-  await page.keyboard.type('upper-bolts-crakced, kind')
-  await page.getByText('1 thing is wrong').waitFor()
+async function orderFlywheel(page) {
+  const part = page.getByTestId('part-flywheel')
+  if (await part.getByRole('button', { name: /^Order/ }).count() > 0) await part.getByRole('button', { name: /^Order/ }).click()
+  await part.getByText(/due/).waitFor()
+  await part.scrollIntoViewIfNeeded()
+  await page.getByText('Ordered. Its day').waitFor({ state: 'detached' }).catch(() => {})
+  await page.evaluate(() => window.scrollBy(0, 200))
 }
 
+async function askBolt(page) {
+  await page.getByRole('button', { name: /^bolt 7 at/ }).click()
+  await page.evaluate(() => window.scrollTo(0, 0))
+}
+
+async function typeWrongUnit(page) {
+  await page.getByRole('button', { name: 'Name another figure' }).click()
+  await page.getByLabel('Unit').selectOption('lbf·ft')
+  await page.getByLabel('Torque').fill('21')
+  await page.getByRole('button', { name: /^Meant 21 N·m/ }).waitFor()
+}
+
+/** The first sheet of the card as it comes out of the printer. */
+async function printCard(page, file) {
+  await page.getByRole('button', { name: 'Print' }).click()
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card at 1:1, PDF' }).click()])
+  const into = mkdtempSync(join(tmpdir(), 'eldrin-card-'))
+  await download.saveAs(join(into, 'card.pdf'))
+  execFileSync('pdftoppm', ['-png', '-r', '72', '-f', '1', '-singlefile', join(into, 'card.pdf'), file.replace(/\.png$/, '')])
+  rmSync(into, { recursive: true })
+  return 'taken'
+}
+
+/** A run with the simulated wrench: some bolts done, the next half way up. The wrench stays until the picture is taken. */
 async function tighten(page) {
   if (await page.getByTestId('turn').count() > 0) return
-  await page.getByRole('button', { name: 'Name it with its source' }).click()
-  await page.getByLabel('Torque').fill('21')
-  await page.getByRole('radio', { name: 'Kit sheet' }).click()
-  await page.getByLabel('Which book, sheet or person').fill('Brindle clutch kit BK-4471, fitting sheet')
-  await page.getByRole('button', { name: 'Name this figure' }).click()
-  await page.getByRole('button', { name: 'Start the run' }).click()
-  for (let bolt = 0; bolt < 9; bolt++) await page.getByTestId('turn').click()
-  await page.getByRole('status').filter({ hasText: 'waiting' }).waitFor({ state: 'detached' }).catch(() => {})
+  const wrench = spawn('npx', ['tsx', 'stand-ins/wrench/start.ts'], { env: { ...process.env, WRENCH_PORT: '3399', WRENCH_SEED: '4' }, stdio: ['ignore', 'pipe', 'inherit'], detached: true })
+  try {
+    await new Promise(resolve => wrench.stdout.once('data', resolve))
+    const hand = new WebSocket('ws://127.0.0.1:3399/hand')
+    await new Promise(resolve => hand.once('open', resolve))
+    const pull = degrees => hand.send(JSON.stringify({ type: 'pull', degrees }))
+    await page.getByRole('button', { name: 'Start the run' }).click()
+    await page.getByRole('button', { name: 'A wrench that speaks' }).click()
+    await page.getByLabel('Its address').fill('ws://127.0.0.1:3399/wrench')
+    await page.getByRole('button', { name: 'Connect' }).click()
+    await page.getByText('Simulated wrench speaks.').waitFor()
+    for (let turn = 1; turn <= 16; turn++) {
+      pull(1500)
+      await page.getByText(`${turn} of 24`).waitFor()
+    }
+    pull(21)
+    await page.getByRole('status').filter({ hasText: 'waiting' }).waitFor({ state: 'detached' }).catch(() => {})
+    await page.waitForTimeout(500)
+    hand.terminate()
+    return () => process.kill(-wrench.pid)
+  }
+  catch (error) {
+    process.kill(-wrench.pid)
+    throw error
+  }
 }
 
 const browser = await chromium.launch({
@@ -91,9 +133,11 @@ for (const [name, { size, path, act, scheme = 'light' }] of Object.entries(shots
   await page.goto(base + path)
   await page.locator('#sheet h1').first().waitFor()
   await page.waitForTimeout(1200)
-  await act?.(page)
+  const file = join(folder, `${name}.png`)
+  const done = await act?.(page, file)
   await page.waitForTimeout(400)
-  await page.screenshot({ path: join(folder, `${name}.png`) })
+  if (done !== 'taken') await page.screenshot({ path: file })
+  if (typeof done === 'function') done()
   await page.close()
 }
 await browser.close()

@@ -19,6 +19,9 @@ export interface GarageAnswer {
   /** Ids of tools that have to be borrowed. */
   toolsMissing: string[]
   hours: WorkingHours | null
+  /** What an hour of work costs a customer, and in which money (ISO 4217). */
+  labourPerHour: number
+  currency: string
   /** Where it works, for the hour of darkness; degrees north and east. */
   location: { latitude: number, longitude: number } | null
 }

@@ -1,21 +1,10 @@
 import { z } from 'zod'
-import { sourceKinds } from '../core/fasteners/figure'
 import type { EventPayloads, EventType } from '../core/job/events'
+import { benchPayloads } from './bench'
+import { boltPayloads } from './bolts'
 import { instant, odometer, uuid, words } from './common'
 
 const stepId = z.string().min(1).max(120)
-const figure = z.strictObject({
-  group: z.string().min(1).max(120),
-  torqueNm: z.number().positive('A torque is a number above zero.'),
-  sourceKind: z.enum(sourceKinds),
-  reference: words(200),
-})
-const pass = z.strictObject({
-  kind: z.enum(['contact', 'part', 'full', 'check']),
-  torqueNm: z.number().positive().nullable(),
-  order: z.array(z.number().int().min(0)).min(3).max(24),
-})
-
 const pin = z.strictObject({ stepId, after: stepId.nullable() })
 
 /** Minutes of the day from and to, and the weekdays worked, 0 for Sunday. */
@@ -45,14 +34,8 @@ export const payloads = {
   'timer-stopped': z.strictObject({ stepId }),
   'trouble-raised': z.strictObject({ troubleId: uuid, stepId: stepId.nullable(), text: words(1000), waitsFor: words(200).nullable(), until: instant.nullable() }),
   'trouble-cleared': z.strictObject({ troubleId: uuid, how: words(1000) }),
-  'figure-named': figure,
-  'run-started': z.strictObject({ runId: uuid, stepId, group: z.string().min(1).max(120), boltCount: z.number().int().min(3).max(24), figure, passes: z.array(pass).min(1).max(12) })
-    .refine(run => run.passes.every(entry => [...entry.order].sort((a, b) => a - b).every((bolt, index) => bolt === index) && entry.order.length === run.boltCount),
-      { path: ['passes'], error: 'Every pass goes over every bolt once.' })
-    .refine(run => run.passes.every(entry => entry.torqueNm === null || entry.torqueNm <= run.figure.torqueNm),
-      { path: ['passes'], error: 'No pass goes beyond the figure.' }),
-  'bolt-turned': z.strictObject({ runId: uuid, passIndex: z.number().int().min(0), bolt: z.number().int().min(0) }),
-  'run-dropped': z.strictObject({ runId: uuid, reason: words(300) }),
+  ...boltPayloads,
+  ...benchPayloads,
   'bleed-opened': z.strictObject({ stepId, strokesPerRound: z.number().int().min(5).max(100), restMinutes: z.number().min(1).max(1440) }),
   'stroke-counted': z.strictObject({ stepId }),
   'rest-started': z.strictObject({ stepId }),

@@ -49,6 +49,8 @@ export const garageSettings = z.strictObject({
   schools: z.record(z.string().min(1).max(80), z.string().min(1).max(80)),
   toolsMissing: z.array(z.string().min(1).max(80)).max(300),
   hours: workingHours.nullable(),
+  labourPerHour: z.number().min(0, 'An hour costs nothing or more.').max(10_000, 'No hour costs that much.'),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, like USD.'),
   latitude: z.number().min(-90, 'Degrees north, from -90 to 90.').max(90, 'Degrees north, from -90 to 90.').nullable(),
   longitude: z.number().min(-180, 'Degrees east, from -180 to 180.').max(180, 'Degrees east, from -180 to 180.').nullable(),
 }).partial().refine(settings => Object.keys(settings).length > 0, 'Nothing to change.')

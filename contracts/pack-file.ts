@@ -2,16 +2,14 @@ import { z } from 'zod'
 import type { LayoutSource, ModuleSource } from '../core/packs/assemble-pack'
 import type { LinkSource, OperationSource, Pack, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
 import { drawnParts, itemStates, linkKinds, phases, places } from '../core/packs/types'
+import { benchPart } from './bench-file'
+import { id, sentence, when } from './pack-words'
 
 /** The files a pack is written in. Unknown keys are refused, so that a slip of the pen is not passed over. */
 
-const id = z.string().regex(/^[a-z0-9]+(?:[-.][a-z0-9]+)*$/, 'ids are lower case words joined by hyphens')
-const sentence = z.string({ error: 'a sentence is wanted' }).trim().min(3, 'a sentence is wanted')
 const threePoint = z.tuple([z.number().positive(), z.number().positive(), z.number().positive()])
   .refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order')
 const counts = z.record(id, z.number().int().positive())
-const choices = z.record(id, z.union([id.transform(choice => [choice]), z.array(id).min(1)]))
-const when = z.union([choices.transform((value): When => Object.keys(value).length === 0 ? [] : [value]), z.array(choices)])
 const car = z.enum(['ground', 'raised', 'either'])
 
 const reading = z.discriminatedUnion('kind', [
@@ -109,6 +107,35 @@ const links = z.array(link).default([]).transform(list => list.flat())
 
 const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional() })
 
+const millimetres = z.number().min(-900, 'a part of a car is not that wide').max(900, 'a part of a car is not that wide')
+
+const boltMap = z.strictObject({
+  outline: id,
+  clearFor: id.optional(),
+  places: z.array(z.strictObject({ id, x: millimetres, y: millimetres, offWith: id.optional(), from: z.enum(['box', 'engine']).optional(), holds: sentence.optional() })).min(1).max(40),
+})
+
+const outline = z.strictObject({
+  id, name: sentence,
+  points: z.array(z.tuple([millimetres, millimetres])).min(3).max(80).optional(),
+  smooth: z.boolean().optional(),
+  circleMm: z.number().positive().max(900).optional(),
+  marks: z.array(z.strictObject({ name: sentence, x: millimetres, y: millimetres, radiusMm: z.number().positive().max(400) })).default([]),
+}).refine(shape => (shape.points === undefined) !== (shape.circleMm === undefined), 'an outline is a line of points or a circle, one of the two')
+
+const ladder = z.strictObject({
+  id, title: sentence,
+  when: z.array(sentence).default([]),
+  steps: z.array(id).default([]),
+  everywhere: z.boolean().default(false),
+  cautions: z.array(id).default([]),
+  rungs: z.array(z.strictObject({
+    id, title: sentence, text: sentence, minutes: z.number().positive().max(600).optional(), tools: z.array(id).default([]), parts: z.array(sentence).default([]),
+    risk: sentence.optional(), hurts: sentence.optional(), cost: sentence.optional(), hot: z.boolean().optional(), precautions: z.array(sentence).min(1).optional(),
+    waits: z.boolean().optional(), board: z.boolean().optional(), gap: z.boolean().optional(),
+  }).refine(rung => !rung.hot || rung.precautions !== undefined, { path: ['precautions'], error: 'hot work names what has to be ticked before it' })).min(1),
+}).refine(value => value.everywhere || value.when.length + value.steps.length > 0, { path: ['steps'], error: 'a ladder says where it stands: when, steps or everywhere' })
+
 const moduleParts = {
   items: z.array(item).default([]),
   facts: z.array(z.strictObject({
@@ -116,7 +143,7 @@ const moduleParts = {
     initially: z.boolean().default(false), carStays: z.enum(['ground', 'raised']).optional(), guards: z.literal('pedal').optional(),
   })).default([]),
   groups: z.array(z.strictObject({
-    id, name: sentence, count: z.number().int().min(1).max(24), part: z.enum(['vehicle', 'kit']), treatment: sentence.optional(),
+    id, name: sentence, count: z.number().int().min(1).max(24), part: z.enum(['vehicle', 'kit']), treatment: sentence.optional(), board: boltMap.optional(),
   })).default([]),
   parts: z.array(z.strictObject({ id, name: sentence, about: sentence.optional() })).default([]),
   assumes: z.record(id, id).default({}),
@@ -195,11 +222,20 @@ export const packFile = z.strictObject({
   items: z.array(item).default([]),
   tools: z.array(tool).default([]),
   cautions: z.array(caution).default([]),
+  outlines: z.array(outline).default([]),
+  ladders: z.array(ladder).default([]),
+  bench: benchPart.default({ sheets: [], orientations: [], oldParts: [], reachable: [] }),
   modules: z.array(wholeModule).min(1),
 }).transform((value): Pack => value)
 
 /** `packs/tools.yaml` */
 export const toolsFile = z.array(tool)
+
+/** `packs/outlines.yaml` */
+export const outlinesFile = z.array(outline)
+
+/** `packs/ladders/*.yaml` */
+export const ladderFile = ladder
 
 /** `packs/cautions.yaml` */
 export const cautionsFile = z.array(caution)

@@ -18,6 +18,7 @@ export function writePack(pack: Pack): string {
       operations: module.operations.map(operationEntry), links: module.links.map(linkEntry),
     })),
     links: links.map(linkEntry),
+    bench: benchEntry(pack.bench),
   }) as object))
   visit(document, {
     Collection(key, node) {
@@ -31,6 +32,10 @@ export function writePack(pack: Pack): string {
     },
   })
   return document.toString({ lineWidth: 0, flowCollectionPadding: true })
+}
+
+function benchEntry({ sheets, ...rest }: Pack['bench']) {
+  return { sheets: sheets.map(({ fields, judges, ...sheet }) => ({ ...withWhen(sheet), fields: fields.map(withWhen), judges: judges.map(withWhen) })), ...rest }
 }
 
 function operationEntry({ refit, hands, readings, ...rest }: OperationSource) {

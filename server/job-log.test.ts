@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { freshDatabase } from '../tests/support/database'
 import type { TestDatabase } from '../tests/support/database'
 import { shelf } from '../tests/support/packs'
-import { garageId, incoming, newJobRequest } from '../tests/support/requests'
+import { garageId, incoming, newJobRequest, personId } from '../tests/support/requests'
 import { reduceJob, summarise } from '../core/job'
 import { forGarage } from './db/for-garage'
 import { garage, jobEvent, jobSummary } from './db/schema'
@@ -92,6 +92,17 @@ describe('appendEvents', () => {
     await post(id, incoming('figure-named', { group: 'cover-bolts', torqueNm: 21, sourceKind: 'kit-sheet', reference: 'Sheet 4' }))
     expect(reduceJob(await events(await open())).figures).toMatchObject({ 'starter-bolts': [{ torqueNm: 39 }] })
     expect(reduceJob(await events(await open())).figures['cover-bolts']).toBeUndefined()
+  })
+  it('keeps the stages of the book and what the bolts are for the next job on the car', async () => {
+    const id = await open()
+    const stages = [{ kind: 'torque', torqueNm: 20 }, { kind: 'angle', angleDeg: 90 }]
+    await post(id, incoming('figure-named', { group: 'bracket-bolts', torqueNm: 20, sourceKind: 'vehicle-book', reference: 'Book, page 9', stages, condition: 'oiled', renew: 'always' }))
+    await post(id, incoming('fastener-described', { group: 'bracket-bolts', fastener: { thread: 'M10', propertyClass: '10.9', material: 'aluminium', engagementMm: 20 } }))
+    await post(id, incoming('fastener-described', { group: 'cover-bolts', fastener: { thread: 'M8', propertyClass: '8.8' } }))
+    const next = reduceJob(await events(await open()))
+    expect(next.figures['bracket-bolts']).toMatchObject([{ torqueNm: 20, stages, condition: 'oiled', renew: 'always', personId }])
+    expect(next.fasteners).toMatchObject({ 'bracket-bolts': { thread: 'M10', material: 'aluminium' } })
+    expect(next.fasteners['cover-bolts']).toBeUndefined()
   })
   it('refuses an id of another job, an unknown person, an unknown job', async () => {
     const [one, two] = [await open(), await open()]

@@ -93,6 +93,9 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
     for (const figure of await store.vehicles.figures(vehicle.id)) {
       if (procedure.groups.some(group => group.id === figure.group && group.part === 'vehicle')) write('figure-named', figure)
     }
+    for (const { group, fastener } of await store.vehicles.fasteners(vehicle.id)) {
+      if (procedure.groups.some(entry => entry.id === group && entry.part === 'vehicle')) write('fastener-described', { group, fastener })
+    }
     await record(tx, garageId, log, log)
     return { id: request.id, number }
   })
@@ -158,6 +161,8 @@ function expandOrRefuse(pack: Pack, options: Record<string, string>) {
   }
 }
 
+const ordering = new Set<EventType>(['part-ordered', 'part-came', 'handed-over', 'called-off', 'undone'])
+
 /** Writes new events, what other screens list, and wakes everybody who looks at the job; all in one transaction. */
 async function record(tx: Executor, garageId: string, log: JobEvent[], added: JobEvent[]): Promise<void> {
   if (added.length === 0) return
@@ -165,9 +170,16 @@ async function record(tx: Executor, garageId: string, log: JobEvent[], added: Jo
   await store.jobs.append(added)
   const state: JobState = reduceJob(log)
   await store.jobs.project(summarise(state), state.lastSeq)
+  if (added.some(event => ordering.has(event.type))) {
+    const open = state.handedOver || state.calledOff ? [] : state.orders.filter(order => order.cameAt === null && order.orderNo !== null)
+    await store.jobs.keepOrders(state.jobId!, open.map(order => order.orderId))
+  }
   for (const event of added) {
     if (event.type === 'figure-named' && event.payload.sourceKind === 'vehicle-book') {
-      await store.vehicles.keepFigure(state.vehicle!.id, event.payload, event.personId)
+      await store.vehicles.keepFigure(state.vehicle!.id, event.payload, event.payload.entered?.by ?? event.personId)
+    }
+    if (event.type === 'fastener-described' && state.procedure?.groups.some(group => group.id === event.payload.group && group.part === 'vehicle')) {
+      await store.vehicles.keepFastener(state.vehicle!.id, event.payload.group, event.payload.fastener)
     }
   }
   const news = JSON.stringify({ garageId, jobId: state.jobId, seq: state.lastSeq })

@@ -3,7 +3,8 @@ import { basename, join, relative } from 'node:path'
 import { parseDocument } from 'yaml'
 import type { ZodType } from 'zod'
 import { deepest, readablePath } from '../contracts/read-pack'
-import { cautionsFile, layoutFile, moduleFile, optionsFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
+import { matingFile, oldPartsFile, orientationsFile, reachableFile, sheetFile } from '../contracts/bench-file'
+import { cautionsFile, ladderFile, layoutFile, moduleFile, optionsFile, outlinesFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
 import { assemblePack, AssemblyError, checkPack } from '../core/packs'
 import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
 
@@ -35,6 +36,15 @@ export function loadPacks(folder: string): PackShelf {
   const shared: Shelf = {
     modules, options: readFile(folder, 'options.yaml', optionsFile), ...readFile(folder, 'positions.yaml', positionsFile),
     tools: readFile(folder, 'tools.yaml', toolsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
+    outlines: readFile(folder, 'outlines.yaml', outlinesFile),
+    ladders: yamlFiles(folder, 'ladders').map(file => readFile(folder, file, ladderFile)),
+    bench: {
+      sheets: yamlFiles(folder, 'sheets').map(file => readFile(folder, file, sheetFile)),
+      orientations: readFile(folder, 'orientations.yaml', orientationsFile),
+      oldParts: readFile(folder, 'old-parts.yaml', oldPartsFile),
+      reachable: readFile(folder, 'reachable.yaml', reachableFile),
+      mating: readFile(folder, 'mating.yaml', matingFile),
+    },
   }
   const packs = new Map<string, Pack>()
   const layouts = yamlFiles(folder, 'layouts').map(file => ({ file, layout: readFile(folder, file, layoutFile) })).sort((a, b) => a.layout.rank - b.layout.rank)

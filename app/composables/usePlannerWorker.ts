@@ -25,7 +25,7 @@ export function usePlannerWorker(onAnswer: (answer: PlannerAnswer) => void) {
     worker = new Worker(new URL('../workers/planner.ts', import.meta.url), { type: 'module' })
     worker.onmessage = ({ data }: MessageEvent<PlannerAnswer>) => {
       if (data.ask !== current) return
-      if (data.kind === 'planned' || data.kind === 'finish' || data.kind === 'failed') busy.value = false
+      if (data.kind === 'planned' || data.kind === 'reach' || data.kind === 'finish' || data.kind === 'failed') busy.value = false
       onAnswer(data)
     }
     worker.postMessage({ ...JSON.parse(JSON.stringify(question)), ask: current })

@@ -1,4 +1,4 @@
-import { renderTerms } from '../../core/packs'
+import { renderTerms } from '../../core/packs/terms'
 
 /** Puts the garage's trade words in place of term tokens. */
 export function useTerms() {

@@ -1,6 +1,8 @@
-import { inBothUnits, inUnit } from '../../core/units'
+import { inBothUnits, inReadersUnits, inUnit } from '../../core/units'
 import type { UnitId, UnitPreference } from '../../core/units'
 
+/** A figure and its unit stay on one line. */
+const MEASURE = /(\d) (mm|in|N·m|lbf·ft|lbf·in|kN|lbf|km|mi|min|°C|rpm|kg)(?![\w·])/g
 const metric: UnitPreference = { torque: 'N·m', length: 'mm', distance: 'km' }
 
 /** Figures in the units the garage reads. */
@@ -10,6 +12,9 @@ export function useUnits() {
   return {
     preference,
     torque: (torqueNm: number) => inBothUnits(torqueNm, preference.value),
+    force: (newton: number) => preference.value.torque === 'N·m' ? `${(newton / 1000).toFixed(1)} kN` : `${Math.round(inUnit(newton, 'N', 'lbf').value / 10) * 10} lbf`,
+    /** A sentence of the core, which counts in N·m, kN and mm, as this garage reads it. */
+    sentence: (text: string) => inReadersUnits(store.garage?.words === 'us' ? text.replaceAll('aluminium', 'aluminum') : text, preference.value).replace(MEASURE, '$1\u00a0$2'),
     distance: (km: number) => {
       const { value, unit } = inUnit(km, 'km', preference.value.distance)
       return `${Math.round(value).toLocaleString('en')} ${unit}`

@@ -24,15 +24,38 @@ export interface Difference {
   barred: string | null
 }
 
+/** One choice of an option planned through. */
+export interface PlannedWay {
+  choice: string
+  /** Minutes of the wall clock from now to the finish, and minutes of work with walking and tools. */
+  finishMinutes: number
+  labourMinutes: number
+  /** Operations in the order found. */
+  order: string[]
+  barred: string | null
+}
+
+/** What it takes to renew a part now, and to come back for it. */
+export interface Reach {
+  minutesNow: number
+  minutesLater: number
+  /** Steps that would have to be done again, in their order. */
+  steps: string[]
+}
+
 /** What is asked of the planner's worker. `ask` tells late answers from current ones. */
 export type PlannerAsk =
   | { ask: number, kind: 'options', pack: Pack, options: Record<string, string>, setting: Partial<PlanSetting>, past: Past | null, stand: JobStand | null }
   | { ask: number, kind: 'plan', procedure: Procedure, setting: Partial<PlanSetting>, past: Past | null }
+  | { ask: number, kind: 'ways', pack: Pack, options: Record<string, string>, option: string, ways: { choice: string, arrivals: { partId: string, atMinutes: number }[] }[], setting: Partial<PlanSetting>, past: Past | null, stand: JobStand }
+  | { ask: number, kind: 'reach', pack: Pack | null, procedure: Procedure }
   | { ask: number, kind: 'finish', steps: TimedStep[], calendar: Calendar | null }
 
 export type PlannerAnswer =
   | { ask: number, kind: 'chosen', preview: PlanPreview }
   | { ask: number, kind: 'difference', optionId: string, choiceId: string, difference: Difference }
+  | { ask: number, kind: 'way', way: PlannedWay }
+  | { ask: number, kind: 'reach', reach: Record<string, Reach> }
   | { ask: number, kind: 'progress', share: number, minutes: number }
   | { ask: number, kind: 'planned', plan: Plan }
   | { ask: number, kind: 'finish', times: Float64Array }

@@ -7,6 +7,7 @@ export const sourceLabels: { id: SourceKind, label: string }[] = [
   { id: 'fastener-sheet', label: 'Fastener maker’s sheet' },
   { id: 'measured', label: 'Measured' },
   { id: 'trade-practice', label: 'Trade practice' },
+  { id: 'computed', label: 'Computed, not a specification' },
 ]
 
 export const sourceLabel = (kind: SourceKind): string => sourceLabels.find(entry => entry.id === kind)!.label

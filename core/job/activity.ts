@@ -13,6 +13,8 @@ export function tryCompleteActivity(state: JobState, operation: Operation): stri
   if (activity.kind === 'tighten') {
     const run = state.runs.findLast(entry => entry.stepId === operation.id && entry.dropped === null)
     if (!run) return 'The tightening run has not been started.'
+    const stop = run.stops.find(entry => entry.cleared === null)
+    if (stop) return `Bolt ${stop.bolt + 1} stopped the run. ${stop.because}`
     const left = runLength(run) - run.turned
     return left > 0 ? `The tightening run has ${left} ${left === 1 ? 'turn' : 'turns'} to go.` : null
   }

@@ -1,26 +1,21 @@
-import { figureProblem, nextBolt } from '../fasteners'
 import { OrderError } from '../sequence/plan-in-order'
+import { benchJudges, notReadyToGoIn } from './admit-bench'
+import { boltJudges } from './admit-bolts'
 import { tryCompleteActivity } from './activity'
 import { blockersOf } from './blockers'
 import { changedPlan } from './change-plan'
+import { gapJudges, gapLeft } from './gaps'
+import { ladderJudges } from './ladders'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
 import { openBeforeHandover, openEntries } from './ledger'
+import { refuse, unknownStep } from './refusal'
+import type { Judges, Refusal } from './refusal'
 import type { JobState } from './state'
 import { switchBarrier } from './switch-barrier'
 import { lastUndoable } from './undo'
 
-/** Why an event cannot enter the log: the field at fault and a sentence for the person. */
-export interface Refusal { path: string, reason: string }
-
-type Judges = { [T in EventType]?: (state: JobState, event: JobEvent<T>, log: JobEvent[]) => Refusal | null }
-
-const refuse = (path: string, reason: string): Refusal => ({ path, reason })
-
-function unknownStep(state: JobState, stepId: string | null): Refusal | null {
-  if (stepId === null || state.plan?.order.includes(stepId)) return null
-  return refuse('payload.stepId', `The plan of this job has no step "${stepId}".`)
-}
+export type { Refusal } from './refusal'
 
 function latestReading(state: JobState, stepId: string, readingId: string): number | string | undefined {
   return state.readings.findLast(reading => reading.stepId === stepId && reading.readingId === readingId)?.value
@@ -68,7 +63,8 @@ const judges: Judges = {
     const missing = operation.readings.find(spec => spec.required && !state.readings.some(reading => reading.stepId === stepId && reading.readingId === spec.id))
     if (missing) return refuse('payload.stepId', `The reading is wanted first: ${missing.name}.`)
     const stop = operation.readings.find(spec => spec.kind === 'choice' && spec.stops?.includes(String(latestReading(state, stepId, spec.id))))
-    return stop ? refuse('payload.stepId', `${stop.name}: ${latestReading(state, stepId, stop.id)}. ${stop.about ?? ''} Put it right and take the reading again.`) : null
+    if (stop) return refuse('payload.stepId', `${stop.name}: ${latestReading(state, stepId, stop.id)}. ${stop.about ?? ''} Put it right and take the reading again.`)
+    return notReadyToGoIn(state, stepId)
   },
   'note-added': (state, { payload }) => unknownStep(state, payload.stepId),
   'reading-taken': (state, { payload }) => {
@@ -76,7 +72,11 @@ const judges: Judges = {
     if (unknown) return unknown
     const spec = state.procedure!.operations.find(entry => entry.id === payload.stepId)?.readings.find(entry => entry.id === payload.readingId)
     if (!spec) return refuse('payload.readingId', `This step asks for no reading "${payload.readingId}".`)
-    if (spec.kind === 'choice') return spec.choices.includes(String(payload.value)) ? null : refuse('payload.value', `One of: ${spec.choices.join(', ')}.`)
+    if (spec.kind === 'choice') {
+      if (!spec.choices.includes(String(payload.value))) return refuse('payload.value', `One of: ${spec.choices.join(', ')}.`)
+      const left = gapLeft(state, payload.stepId, payload.readingId, payload.value)
+      return left === null ? null : refuse('payload.value', left)
+    }
     if (typeof payload.value !== 'number') return refuse('payload.value', 'A number is wanted.')
     if (payload.unit !== spec.unit) return refuse('payload.unit', `The reading is kept in ${spec.unit}.`)
     if (payload.value < (spec.low ?? -Infinity) || payload.value > (spec.high ?? Infinity)) {
@@ -95,37 +95,10 @@ const judges: Judges = {
     if (!trouble) return refuse('payload.troubleId', 'No such trouble on this job.')
     return trouble.cleared ? refuse('payload.troubleId', 'This trouble is cleared already.') : null
   },
-  'figure-named': (state, { payload }) => {
-    if (!state.procedure?.groups.some(group => group.id === payload.group)) return refuse('payload.group', `This job has no fastener group "${payload.group}".`)
-    const problem = figureProblem(payload)
-    return problem && refuse(`payload.${problem.path}`, problem.reason)
-  },
-  'run-started': (state, { payload }) => {
-    const unknown = unknownStep(state, payload.stepId)
-    if (unknown) return unknown
-    const activity = state.procedure!.operations.find(entry => entry.id === payload.stepId)?.activity
-    if (activity?.kind !== 'tighten' || activity.group !== payload.group) return refuse('payload.group', 'This step does not tighten that group.')
-    const problem = figureProblem(payload.figure)
-    if (problem) return refuse(`payload.figure.${problem.path}`, problem.reason)
-    if (payload.figure.group !== payload.group) return refuse('payload.figure.group', 'The figure is for another group of fasteners. Name this group\'s own.')
-    const known = state.figures[payload.group]?.some(figure =>
-      figure.torqueNm === payload.figure.torqueNm && figure.sourceKind === payload.figure.sourceKind && figure.reference === payload.figure.reference)
-    if (!known) return refuse('payload.figure', 'A run starts only with a figure that is named with its source on this job.')
-    const [blocker] = blockersOf(state, payload.stepId)
-    if (blocker) return refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`)
-    const running = state.runs.find(run => run.stepId === payload.stepId && run.dropped === null)
-    return running ? refuse('payload.runId', 'A run on this step is open already.') : null
-  },
-  'bolt-turned': (state, { payload }) => {
-    const run = state.runs.find(entry => entry.runId === payload.runId)
-    if (!run || run.dropped !== null) return refuse('payload.runId', 'No such run is open on this job.')
-    const next = nextBolt(run, run.turned)
-    if (!next) return refuse('payload.bolt', 'Every bolt of this run is done.')
-    if (next.passIndex !== payload.passIndex || next.bolt !== payload.bolt) {
-      return refuse('payload.bolt', `The next bolt is number ${next.bolt + 1} in pass ${next.passIndex + 1}.`)
-    }
-    return null
-  },
+  ...boltJudges,
+  ...benchJudges,
+  ...ladderJudges,
+  ...gapJudges,
   'run-dropped': (state, { payload }) => state.runs.some(run => run.runId === payload.runId && run.dropped === null)
     ? null
     : refuse('payload.runId', 'No such run is open on this job.'),
@@ -185,7 +158,7 @@ function notFirm(state: JobState, stepId: string): Refusal | null {
 const afterCallOff: EventType[] = ['note-added', 'undone']
 
 /** Acts that still make sense when the car is with its owner again. */
-const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared']
+const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared', 'old-part-gone']
 
 /**
  * Whether an event may enter the log of a job in this state.

@@ -1,4 +1,5 @@
 import type { LinkKind } from '../packs/types'
+import { boardsNotClear } from './boards'
 import type { JobState } from './state'
 
 /** What stands in the way of a step, with the sentence that says why. */
@@ -23,7 +24,7 @@ export function blockersOf(state: JobState, stepId: string): Blocker[] {
     .filter(fact => operation.needs.includes(fact.id) && !state.facts.includes(fact.id))
     .filter(fact => !links.some(link => link.because === fact.because))
     .map(fact => ({ stepId: null, title: fact.name, kind: fact.kind, because: fact.because }))
-  return [...links, ...facts, ...wrongPosition(state, operation.car)]
+  return [...links, ...facts, ...boardsNotClear(state, stepId), ...wrongPosition(state, operation.car)]
 }
 
 function wrongPosition(state: JobState, wanted: 'ground' | 'raised' | 'either'): Blocker[] {

@@ -1,6 +1,9 @@
-import type { Figure, TighteningPass } from '../fasteners'
+import type { BoltCondition, BoltDetails, BoltReading, FastenerFacts, Feel, Figure, Point, TighteningPass, TighteningVerdict } from '../fasteners'
 import type { Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
+import type { BenchPayloads } from './bench-events'
+import type { GapPayloads } from './gaps'
+import type { LadderPayloads } from './ladders'
 import type { Circumstances, PlanClock } from './circumstances'
 
 export type GearResult = 'clean' | 'stiff' | 'noisy' | 'refuses'
@@ -19,8 +22,11 @@ export interface Vehicle {
   gears: string[]
 }
 
+/** The wrench a run is done with, as it was when the run began. */
+export interface RunWrench { id: string, name: string, overdue: boolean, adapterLengthMm: number, adapterAngleDeg: number, lengthMm: number }
+
 /** What each type of event carries. */
-export interface EventPayloads {
+export interface EventPayloads extends BenchPayloads, GapPayloads, LadderPayloads {
   'job-opened': {
     number: number
     vehicle: Vehicle
@@ -42,8 +48,27 @@ export interface EventPayloads {
   'trouble-raised': { troubleId: string, stepId: string | null, text: string, waitsFor: string | null, until: string | null }
   'trouble-cleared': { troubleId: string, how: string }
   'figure-named': Figure
-  'run-started': { runId: string, stepId: string, group: string, boltCount: number, figure: Figure, passes: TighteningPass[] }
-  'bolt-turned': { runId: string, passIndex: number, bolt: number }
+  /** What the fasteners of a group are and what they go into. */
+  'fastener-described': { group: string, fastener: FastenerFacts }
+  'board-outlined': { group: string, outline: string }
+  /** Puts a bolt on the board, or moves it there. */
+  'bolt-placed': { group: string, boltId: string, xMm: number, yMm: number }
+  /** Takes a bolt off the board: the car has none there. */
+  'bolt-lifted': { group: string, boltId: string }
+  'bolt-described': { group: string, boltId: string, details: BoltDetails, condition: BoltCondition | null }
+  'bolts-out': { group: string, boltIds: string[], condition: BoltCondition | null }
+  'bolts-in': { group: string, boltIds: string[] }
+  /** `stepId` is `null` for a run that belongs to no step, `figure` for one that loosens; `boltIds` are those of the board where it holds these very bolts. */
+  'run-started': {
+    runId: string, stepId: string | null, group: string, boltCount: number, figure: Figure | null, passes: TighteningPass[]
+    positions?: Point[], boltIds?: string[], loosens?: boolean, wrench?: RunWrench
+  }
+  'bolt-turned': { runId: string, passIndex: number, bolt: number, feel?: Feel, reading?: BoltReading }
+  /** A bolt that must not be turned on: the wrench saw it, or the hand felt it. */
+  'bolt-stopped': { runId: string, passIndex: number, bolt: number, verdict: Exclude<TighteningVerdict, 'good'>, because: string, by: 'wrench' | 'feel', reading?: BoltReading }
+  'stop-cleared': { runId: string, how: string }
+  /** A bolt, a thread or a head that went, and the way out that is taken. */
+  'bolt-broken': { group: string, boltId: string, how: 'sheared' | 'stripped' | 'rounded', wayOut: string, troubleId: string, text: string, parts: string[], waitsFor: string | null, until: string | null }
   'run-dropped': { runId: string, reason: string }
   'bleed-opened': { stepId: string, strokesPerRound: number, restMinutes: number }
   'stroke-counted': { stepId: string }

@@ -1,11 +1,12 @@
+import { boltName } from '../fasteners'
 import type { DrawnPart, Fact, LedgerItem } from '../packs/types'
 import type { JobState } from './state'
 
 /** Something that is not as it should be when the car leaves. */
 export interface OpenEntry {
-  /** `item:…`, `trouble:…` or `step:…`; the key under which a reason is kept. */
+  /** `item:…`, `bolt:…`, `trouble:…` or `step:…`; the key under which a reason is kept. */
   entry: string
-  kind: 'item' | 'trouble' | 'step'
+  kind: 'item' | 'bolt' | 'trouble' | 'step'
   name: string
   count: number
   item: LedgerItem | null
@@ -33,7 +34,16 @@ export function openBeforeHandover(state: JobState): OpenEntry[] {
       const entry = `step:${operation.id}`
       return { entry, kind: 'step', name: operation.title, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
     })
-  return [...openEntries(state), ...troubles, ...steps]
+  return [...openEntries(state), ...strayBolts(state), ...troubles, ...steps]
+}
+
+/** Bolts out that no step of the plan would put back: those that somebody added to the board. */
+function strayBolts(state: JobState): OpenEntry[] {
+  return Object.values(state.boards).flatMap(board => board.bolts.filter(bolt => bolt.out && bolt.offWith === null).map((bolt): OpenEntry => {
+    const entry = `bolt:${board.group}:${bolt.id}`
+    const group = state.procedure?.groups.find(({ id }) => id === board.group)
+    return { entry, kind: 'bolt', name: `${group?.name ?? board.group}, ${boltName(board, bolt)}`, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
+  }))
 }
 
 /** Names of what carries weight now: props in the ledger. */

@@ -1,3 +1,4 @@
+import { stepMinutes } from '../sequence/step-minutes'
 import type { JobState } from './state'
 
 /**
@@ -6,7 +7,7 @@ import type { JobState } from './state'
  */
 export function minutesLeft(state: JobState): number {
   return state.plan?.steps.filter(step => !state.done[step.id])
-    .reduce((sum, step) => sum + step.finishMinutes - step.startMinutes + step.setupMinutes + step.waitMinutes, 0) ?? 0
+    .reduce((sum, step) => sum + stepMinutes(step) + step.setupMinutes + step.waitMinutes, 0) ?? 0
 }
 
 /** Minutes that the timer ran on a step, a running timer counted up to `now` (ISO 8601); `null` when it never ran. */

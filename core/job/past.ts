@@ -1,4 +1,5 @@
 import type { Past } from '../sequence/job-instance'
+import { stepMinutes } from '../sequence/step-minutes'
 import type { PlannedStep } from '../sequence/types'
 import type { JobState } from './state'
 
@@ -16,8 +17,8 @@ export function pastOf(state: JobState): Past | null {
   if (done.length === 0) return null
   let clock = 0
   const steps = done.map((step): PlannedStep => {
-    const { closedMinutes = 0, waitBecause: _because, ...rest } = step
-    const minutes = Math.max(0, step.finishMinutes - step.startMinutes - closedMinutes)
+    const { closedMinutes: _closed, waitBecause: _because, ...rest } = step
+    const minutes = stepMinutes(step)
     const startMinutes = clock + step.setupMinutes
     clock = startMinutes + minutes
     return { ...rest, startMinutes, finishMinutes: clock, waitMinutes: 0 }

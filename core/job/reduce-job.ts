@@ -1,9 +1,14 @@
+import { emptyBench } from './bench-state'
+import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards'
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
+import { gapAppliers } from './gaps'
+import { ladderAppliers } from './ladders'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
 import { readPlan } from './older-plan'
 import { pastOf } from './past'
+import { benchAppliers } from './reduce-bench'
 import type { JobState } from './state'
 import { applyStepDone } from './step-done'
 import { stopTimer } from './timers'
@@ -14,8 +19,8 @@ export function emptyJob(): JobState {
     jobId: null, number: 0, vehicle: null,
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
-    notes: [], readings: [], timers: {}, troubles: [], figures: {}, runs: [], bleeding: {}, gears: {},
-    breakIn: null, leftOpen: {}, handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
+    notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, gears: {},
+    breakIn: null, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
 
@@ -51,11 +56,13 @@ const appliers: Appliers = {
     state.circumstances = payload.circumstances ?? noCircumstances
     state.clock = payload.clock ?? { at: deviceTime, minutes: 0, utcOffsetMinutes: 0 }
     state.facts = payload.procedure.facts.filter(fact => fact.initially).map(fact => fact.id)
+    buildBoards(state)
   },
   'options-switched': (state, { payload }) => {
     const known = new Set(state.procedure?.facts.map(fact => fact.id))
     state.facts = [...state.facts, ...payload.procedure.facts.filter(fact => fact.initially && !known.has(fact.id)).map(fact => fact.id)]
     Object.assign(state, readPlan(payload), { circumstances: payload.circumstances, clock: payload.clock })
+    buildBoards(state)
   },
   'plan-changed': (state, { payload }) => {
     state.plan = changedPlan(state, payload)
@@ -80,15 +87,56 @@ const appliers: Appliers = {
     const trouble = state.troubles.find(entry => entry.troubleId === payload.troubleId)
     if (trouble) trouble.cleared = { at: deviceTime, how: payload.how }
   },
-  'figure-named': (state, { payload }) => {
-    state.figures[payload.group] = [...state.figures[payload.group] ?? [], payload]
+  'figure-named': (state, { payload, personId, deviceTime }) => {
+    const { entered, ...figure } = payload
+    state.figures[payload.group] = [...state.figures[payload.group] ?? [], { ...figure, personId: entered?.by ?? personId, at: entered?.at ?? deviceTime }]
   },
+  'fastener-described': (state, { payload }) => {
+    state.fasteners[payload.group] = payload.fastener
+  },
+  'board-outlined': (state, { payload }) => {
+    const board = state.boards[payload.group]
+    if (board) state.boards[payload.group] = { ...board, outline: payload.outline }
+  },
+  'bolt-placed': (state, { payload: { group, boltId, xMm, yMm } }) => {
+    const board = state.boards[group]
+    if (!board) return
+    if (board.bolts.some(bolt => bolt.id === boltId)) changeBolt(state, group, boltId, bolt => ({ ...bolt, xMm, yMm }))
+    else state.boards[group] = { ...board, bolts: [...board.bolts, { id: boltId, xMm, yMm, offWith: null, out: false, condition: null, suspect: false }] }
+  },
+  'bolt-lifted': (state, { payload: { group, boltId } }) => {
+    const board = state.boards[group]
+    if (board) state.boards[group] = { ...board, bolts: board.bolts.filter(bolt => bolt.id !== boltId) }
+  },
+  'bolt-described': (state, { payload: { group, boltId, details, condition } }) => {
+    changeBolt(state, group, boltId, ({ id, xMm, yMm, offWith, out, suspect }) => ({ ...details, id, xMm, yMm, offWith, out, suspect, condition }))
+  },
+  'bolts-out': (state, { payload }) => takeOut(state, payload.group, payload.boltIds, payload.condition),
+  'bolts-in': (state, { payload }) => bringIn(state, payload.group, payload.boltIds),
   'run-started': (state, { payload }) => {
-    state.runs.push({ ...payload, turned: 0, dropped: null })
+    state.runs.push({ ...payload, turned: 0, turns: [], stops: [], dropped: null })
   },
-  'bolt-turned': (state, { payload }) => {
-    const run = state.runs.find(entry => entry.runId === payload.runId)
-    if (run) run.turned++
+  'bolt-turned': (state, { payload: { runId, ...turn } }) => {
+    const run = state.runs.find(entry => entry.runId === runId)
+    if (!run) return
+    run.turned++
+    if (turn.feel || turn.reading) run.turns.push(turn)
+    turnOnBoard(state, run, turn)
+  },
+  'bolt-stopped': (state, { payload: { runId, ...stop }, deviceTime }) => {
+    state.runs.find(entry => entry.runId === runId)?.stops.push({ ...stop, at: deviceTime, cleared: null })
+  },
+  'stop-cleared': (state, { payload }) => {
+    const stop = state.runs.find(entry => entry.runId === payload.runId)?.stops.findLast(entry => entry.cleared === null)
+    if (stop) stop.cleared = payload.how
+  },
+  'bolt-broken': (state, { payload, deviceTime }) => {
+    const { group, boltId, how, troubleId, text, waitsFor, until } = payload
+    changeBolt(state, group, boltId, bolt => ({ ...bolt, condition: how }))
+    const board = state.boards[group]
+    if (board && how !== 'rounded') state.boards[group] = { ...board, bolts: board.bolts.map(bolt => bolt.id === boltId ? bolt : { ...bolt, suspect: true }) }
+    state.troubles.push({ troubleId, stepId: null, text, waitsFor, until, at: deviceTime, cleared: null })
+    state.addedParts.push(...payload.parts.map(name => ({ name, because: text, at: deviceTime })))
   },
   'run-dropped': (state, { payload }) => {
     const run = state.runs.find(entry => entry.runId === payload.runId)
@@ -135,6 +183,9 @@ const appliers: Appliers = {
     state.calledOff = { reason: payload.reason, at: deviceTime }
     for (const stepId of Object.keys(state.timers)) stopTimer(state, stepId, deviceTime)
   },
+  ...benchAppliers,
+  ...ladderAppliers,
+  ...gapAppliers,
   'undone': () => {},
 }
 

@@ -1,8 +1,11 @@
-import type { Figure, TighteningPass } from '../fasteners'
+import type { BoltBoard, BoltReading, FastenerFacts, Feel, Figure, Point, TighteningPass } from '../fasteners'
+import type { BenchState } from './bench-state'
 import type { CarPosition, Place, Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
 import type { Circumstances, PlanClock } from './circumstances'
-import type { EventPayloads, GearResult, PedalFeel, PumpResult, Vehicle } from './events'
+import type { GapRecord } from './gaps'
+import type { LadderRun } from './ladders'
+import type { EventPayloads, GearResult, PedalFeel, PumpResult, RunWrench, Vehicle } from './events'
 
 export interface DoneRecord { at: string, personId: string, eventId: string }
 export interface NoteRecord { stepId: string | null, text: string, at: string, personId: string }
@@ -19,15 +22,32 @@ export interface Trouble {
   cleared: { at: string, how: string } | null
 }
 
+/** A figure with who named it and when. */
+export interface NamedFigure extends Figure { personId: string, at: string }
+
+/** What is known of one bolt in one pass. */
+export interface TurnedBolt { passIndex: number, bolt: number, feel?: Feel, reading?: BoltReading }
+
+/** A bolt that stopped its run. */
+export type RunStop = Pick<EventPayloads['bolt-stopped'], 'passIndex' | 'bolt' | 'verdict' | 'because' | 'by' | 'reading'> & { at: string, cleared: string | null }
+
 export interface TighteningRun {
   runId: string
-  stepId: string
+  stepId: string | null
   group: string
   boltCount: number
-  figure: Figure
+  /** `null` for a run that loosens. */
+  figure: Figure | null
   passes: TighteningPass[]
+  positions?: Point[]
+  boltIds?: string[]
+  loosens?: boolean
+  wrench?: RunWrench
   /** Turns of the wrench done, over all passes. */
   turned: number
+  /** Those of them that a hand or a wrench said something of. */
+  turns: TurnedBolt[]
+  stops: RunStop[]
   dropped: string | null
 }
 
@@ -43,7 +63,7 @@ export interface BreakIn {
 }
 
 /** Everything there is to know about a job, computed from its events alone. Plain JSON. */
-export interface JobState {
+export interface JobState extends BenchState {
   jobId: string | null
   number: number
   vehicle: Vehicle | null
@@ -68,8 +88,18 @@ export interface JobState {
   timers: Record<string, TimerRecord>
   troubles: Trouble[]
   /** Fastener group → figures named, the newest last. */
-  figures: Record<string, Figure[]>
+  figures: Record<string, NamedFigure[]>
+  /** Fastener group → what its fasteners are. */
+  fasteners: Record<string, FastenerFacts>
+  /** Fastener group → its board. */
+  boards: Record<string, BoltBoard>
+  /** Parts wanted beyond the plan's, and why. */
+  addedParts: { name: string, because: string, at: string }[]
   runs: TighteningRun[]
+  /** Troubles that were taken up a ladder. */
+  ladderRuns: LadderRun[]
+  /** Gaps measured round the bell, the newest last. */
+  gaps: GapRecord[]
   bleeding: Record<string, Bleeding>
   /** Step id → gear → result. */
   gears: Record<string, Record<string, GearResult>>

@@ -1,3 +1,4 @@
+import { stepOnBoards } from './boards'
 import type { JobEvent } from './events'
 import type { JobState } from './state'
 import { stopTimer } from './timers'
@@ -14,6 +15,7 @@ export function applyStepDone(state: JobState, { id, payload, deviceTime, person
     const operation = state.procedure.operations.find(entry => entry.id === stepId)!
     changeLedger(state, operation.takesOff, 1)
     changeLedger(state, operation.putsBack, -1)
+    stepOnBoards(state, operation)
     state.facts = [...state.facts.filter(fact => !operation.ends.includes(fact)), ...operation.gives.filter(fact => !state.facts.includes(fact))]
     return
   }

@@ -1,8 +1,10 @@
 import type { CarPosition, DrawnPart, Place } from '../packs/types'
 import type { WorkingHours } from '../sequence/calendar'
+import { partsAwaited } from './arrivals'
 import { distanceToGo } from './break-in'
 import { changedParts } from './ledger'
 import { minutesLeft } from './minutes'
+import { partsDue } from './parts-due'
 import type { JobState } from './state'
 import { nextStep } from './steps'
 import { waitBefore } from './waits'
@@ -28,6 +30,12 @@ export interface JobSummary {
   openCount: number
   /** Parts of the drawing that are not as in a whole car: off, or there as a prop. */
   parts: DrawnPart[]
+  /** Parts that are not here yet: the day given, and the minutes of work from the step that needs each to the end. */
+  dueParts: { name: string, at: string, minutesAfter: number }[]
+  /** Minutes left without the idle time in front of those steps. */
+  workLeft: number
+  /** When the customer was told it would be done. */
+  promisedAt: string | null
   /** What it waits for, and until when if that is known. */
   waitsFor: string | null
   waitsUntil: string | null
@@ -61,6 +69,8 @@ export function summarise(state: JobState): JobSummary {
     hours: state.circumstances.hours,
     openCount: Object.values(state.ledger).reduce((sum, count) => sum + count, 0),
     parts: changedParts(state),
+    ...partsDue(state),
+    promisedAt: state.promisedAt,
     waitsFor: wait?.what ?? null,
     waitsUntil: wait?.until ?? null,
     nextWait: next && waitBefore(state, next.id),
@@ -70,9 +80,12 @@ export function summarise(state: JobState): JobSummary {
 }
 
 /** The wait that holds the job up: a trouble that waits for something, or a rest between bleeding rounds. */
-function waitOf(state: JobState): { what: string, until: string | null } | null {
+export function waitOf(state: JobState): { what: string, until: string | null } | null {
   const trouble = state.troubles.find(entry => !entry.cleared && entry.waitsFor)
   if (trouble) return { what: trouble.waitsFor!, until: trouble.until }
+  const next = nextStep(state)
+  const part = partsAwaited(state).find(entry => entry.stepId === next?.id)
+  if (part) return { what: part.name, until: part.at }
   for (const [stepId, bleeding] of Object.entries(state.bleeding)) {
     const round = bleeding.rounds.at(-1)!
     if (!state.done[stepId] && round.restSince && !round.feel) {

@@ -7,8 +7,11 @@ import { stepView } from './steps'
 const undoable: EventType[] = [
   'plan-changed', 'options-switched',
   'step-done', 'note-added', 'reading-taken', 'timer-started', 'timer-stopped', 'trouble-raised', 'trouble-cleared', 'figure-named',
-  'run-started', 'bolt-turned', 'run-dropped', 'bleed-opened', 'stroke-counted', 'rest-started', 'pedal-judged', 'gear-tried',
+  'fastener-described', 'board-outlined', 'bolt-placed', 'bolt-lifted', 'bolt-described', 'bolts-out', 'bolts-in',
+  'run-started', 'bolt-turned', 'bolt-stopped', 'stop-cleared', 'bolt-broken', 'run-dropped', 'bleed-opened', 'stroke-counted', 'rest-started', 'pedal-judged', 'gear-tried',
   'break-in-set', 'odometer-read', 'left-open', 'handed-over', 'called-off',
+  'sheet-read', 'orientation-noted', 'orientation-confirmed', 'old-part-gone', 'renewal-weighed', 'renewal-decided', 'way-chosen', 'promised', 'part-came',
+  'ladder-opened', 'rung-begun', 'rung-ended', 'gap-measured',
 ]
 
 /** The last act that can be undone, or `null`. Given first in the log and still counting. */
@@ -22,9 +25,14 @@ export function describeEvent(event: JobEvent, events: JobEvent[]): string {
     'plan-changed': 'Change of the plan', 'options-switched': 'Another way of doing it',
     'note-added': 'Note', 'reading-taken': 'Reading', 'timer-started': 'Timer start', 'timer-stopped': 'Timer stop',
     'trouble-raised': 'Trouble', 'trouble-cleared': 'Trouble cleared', 'figure-named': 'Figure', 'run-started': 'Run start',
+    'fastener-described': 'What the bolts are', 'board-outlined': 'Outline', 'bolt-placed': 'Place of a bolt', 'bolt-lifted': 'Bolt off the board', 'bolt-described': 'Bolt’s entry',
+    'bolts-out': 'Bolts out', 'bolts-in': 'Bolts in', 'bolt-stopped': 'Stop', 'stop-cleared': 'Clearing of the stop', 'bolt-broken': 'Broken bolt',
     'bolt-turned': 'Bolt', 'run-dropped': 'Run stopped', 'bleed-opened': 'Bleeding start', 'stroke-counted': 'Stroke', 'rest-started': 'Rest',
     'pedal-judged': 'Pedal judgement', 'gear-tried': 'Gear', 'break-in-set': 'Break-in', 'odometer-read': 'Odometer', 'left-open': 'Reason',
     'handed-over': 'Hand-over', 'called-off': 'Calling off',
+    'sheet-read': 'Reading of a sheet', 'orientation-noted': 'Way of a part', 'orientation-confirmed': 'Way confirmed', 'old-part-gone': 'Old part gone',
+    'renewal-weighed': 'What is put into the question', 'renewal-decided': 'Decision', 'way-chosen': 'Way chosen', 'promised': 'Promise', 'part-came': 'Part is here',
+    'ladder-opened': 'Trouble on its ladder', 'rung-begun': 'Rung begun', 'rung-ended': 'How the rung went', 'gap-measured': 'Gap',
   }
   if (event.type === 'step-done') return stepView(reduceJob(events), event.payload.stepId)?.title ?? 'Step'
   return named[event.type] ?? event.type

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { link, operation, smallPack } from '../../tests/support/small-pack'
 import { assemblePack } from './assemble-pack'
 import type { LayoutSource, ModuleSource, Shelf } from './assemble-pack'
+import { noBench } from './bench-of'
 import type { PackOption } from './types'
 
 const noChange = { moves: {}, operations: {}, facts: {}, items: {} }
@@ -12,7 +13,7 @@ const { positions } = smallPack({})
 function shelfOf(...modules: ModuleSource[]): Shelf {
   return {
     modules: new Map(modules.map(each => [each.id, each])), options: [slave], positions, reach: [], items: [],
-    tools: [{ id: 'bar', name: 'Bar' }, { id: 'saw', name: 'Saw' }], cautions: [],
+    tools: [{ id: 'bar', name: 'Bar' }, { id: 'saw', name: 'Saw' }], cautions: [], outlines: [], ladders: [], bench: noBench,
   }
 }
 const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSource =>

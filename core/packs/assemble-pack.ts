@@ -1,6 +1,8 @@
 import { both } from './applies'
+import { benchOf } from './bench-of'
 import { refitId } from './mirror'
-import type { Caution, Fact, LedgerItem, LinkSource, OperationSource, Pack, PackModule, PackOption, Place, Positioning, Reach, RefitOverride, Tool, When } from './types'
+import type { BenchData } from './sheet-types'
+import type { Caution, Fact, FastenerGroup, Ladder, LedgerItem, LinkSource, OperationSource, Outline, Pack, PackModule, PackOption, Place, Positioning, Reach, RefitOverride, Tool, When } from './types'
 
 /** What a module changes in the one it is made from. */
 export interface Adjustments {
@@ -16,7 +18,7 @@ export interface Adjustments {
 export interface ModuleSource extends PackModule { from?: string, adjust: Adjustments }
 
 /** A layout as written, before its modules are put in. */
-export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions'> {
+export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench'> {
   /** Choices that this layout leaves nobody. */
   fixed: Record<string, string>
   /** Where it stands among the layouts, the lowest first. */
@@ -34,6 +36,9 @@ export interface Shelf {
   items: LedgerItem[]
   tools: Tool[]
   cautions: Caution[]
+  outlines: Outline[]
+  ladders: Ladder[]
+  bench: BenchData
 }
 
 /** A layout that names something the shelf does not hold. */
@@ -68,17 +73,60 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
   const here = new Set(worked.flatMap(idsOf))
   const modules = worked.filter(module => module.operations.length > 0).map((module): PackModule => {
     const links = module.links.filter((link, index) => belongs(link, here, anywhere, `modules[${module.id}].links[${index}]`)).flatMap(link => settle(link))
-    return { ...module, assumes: {}, links }
+    const groups = module.groups.map((group, index) => withoutAbsent(group, here, anywhere, `modules[${module.id}].groups[${index}]`))
+    return { ...module, assumes: {}, groups, links }
   })
   const steps = [...modules.flatMap(module => module.operations), ...shelf.positions] as Step[]
   const used = (kind: 'tools' | 'cautions') => new Set(steps.flatMap(step => [...step[kind], ...step.refit?.kind === 'mirror' ? step.refit.override[kind] ?? [] : []]))
+  const ladders = shelf.ladders.map((ladder) => {
+    const stranger = ladder.steps.find(step => !anywhere.has(step))
+    if (stranger !== undefined) throw new AssemblyError(`ladders[${ladder.id}].steps`, `unknown operation "${stranger}"`)
+    return { ...ladder, steps: ladder.steps.filter(step => here.has(step)) }
+  }).filter(ladder => ladder.everywhere || ladder.when.length + ladder.steps.length > 0)
   const [tools, cautions] = [used('tools'), used('cautions')]
+  for (const ladder of ladders) {
+    for (const id of ladder.cautions) cautions.add(id)
+    for (const id of ladder.rungs.flatMap(rung => rung.tools)) tools.add(id)
+  }
   const { fixed: _fixed, rank: _rank, ...rest } = layout
   return {
     ...rest, options, modules, links: layout.links.flatMap(link => settle(link)),
     positions: shelf.positions, reach: shelf.reach, items: shelf.items,
     tools: shelf.tools.filter(tool => tools.has(tool.id)),
     cautions: shelf.cautions.filter(caution => cautions.has(caution.id)),
+    outlines: shelf.outlines, ladders,
+    bench: assembleBench(shelf.bench, here, anywhere, settle),
+  }
+}
+
+/** The bench of a layout. @throws AssemblyError on a step that no module of the shelf holds */
+function assembleBench(bench: BenchData, here: Set<string>, anywhere: Set<string>, settle: <T extends { when: When }>(thing: T) => T[]): BenchData {
+  const known = (path: string, steps: string[]) => {
+    const stranger = steps.find(step => !anywhere.has(step))
+    if (stranger !== undefined) throw new AssemblyError(path, `unknown operation "${stranger}"`)
+  }
+  for (const sheet of bench.sheets) known(`sheets[${sheet.id}]`, [...sheet.steps, ...sheet.fields.flatMap(field => [...field.steps ?? [], ...field.reading ? [field.reading.step] : []])])
+  for (const entry of bench.orientations) known(`orientations[${entry.id}]`, [...entry.off, ...entry.back])
+  for (const entry of bench.oldParts) known(`oldParts[${entry.id}]`, [...entry.off, ...entry.until])
+  for (const entry of bench.reachable) known(`reachable[${entry.id}]`, [...entry.reachedBy, ...entry.option?.steps ?? []])
+  if (bench.mating) known('mating', [bench.mating.step, ...bench.mating.checks.flatMap(check => [check.done ?? [], check.reading?.step ?? []].flat()), ...bench.mating.causes.flatMap(cause => cause.signs.flatMap(sign => [sign.notDone ?? [], sign.reading?.step ?? []].flat()))])
+  return benchOf(bench, step => here.has(step), settle)
+}
+
+/** A group's map without the steps that only other layouts hold. */
+function withoutAbsent(group: FastenerGroup, here: Set<string>, anywhere: Set<string>, path: string): FastenerGroup {
+  if (!group.board) return group
+  const known = (step: string | undefined, at: string) => {
+    if (step !== undefined && !anywhere.has(step)) throw new AssemblyError(`${path}.board.${at}`, `unknown operation "${step}"`)
+    return step !== undefined && here.has(step)
+  }
+  const { clearFor, ...board } = group.board
+  return {
+    ...group,
+    board: {
+      ...board, ...(known(clearFor, 'clearFor') ? { clearFor } : {}),
+      places: board.places.map(({ offWith, ...place }) => known(offWith, `places[${place.id}].offWith`) ? { ...place, offWith } : place),
+    },
   }
 }
 

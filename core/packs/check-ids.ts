@@ -1,3 +1,4 @@
+import { checkBench } from './check-bench'
 import type { PackFault } from './check-pack'
 import { refitId } from './mirror'
 import type { OperationSource, Pack, When } from './types'
@@ -17,6 +18,8 @@ function repeatedIds(pack: Pack): PackFault[] {
     ['fact', inModules('facts')],
     ['group', inModules('groups')],
     ['part', inModules('parts')],
+    ['outline', pack.outlines.map(({ id }) => ({ path: `outlines[${id}]`, id }))],
+    ['ladder', pack.ladders.map(({ id }) => ({ path: `ladders[${id}]`, id }))],
     ['option', pack.options.map(({ id }) => ({ path: `options[${id}]`, id }))],
   ]
   return kinds.flatMap(([kind, entries]) => entries
@@ -60,6 +63,23 @@ function unknownIds(pack: Pack): PackFault[] {
       wantWhen(path, operation.when)
     }
   }
+  for (const { id: moduleId, groups: ofModule } of pack.modules) {
+    for (const { id, count, board } of ofModule) {
+      if (!board) continue
+      const path = `modules[${moduleId}].groups[${id}].board`
+      want(`${path}.outline`, 'outline', idsOf(pack.outlines), [board.outline])
+      want(`${path}.clearFor`, 'operation', operationIds, [board.clearFor])
+      for (const place of board.places) want(`${path}.places[${place.id}].offWith`, 'operation', operationIds, [place.offWith])
+      if (board.places.length !== count) faults.push({ path: `${path}.places`, reason: `the group has ${count} bolts, its map ${board.places.length}` })
+      const twice = board.places.find((place, index) => board.places.findIndex(other => other.id === place.id || (other.x === place.x && other.y === place.y)) < index)
+      if (twice) faults.push({ path: `${path}.places[${twice.id}]`, reason: 'the id or the place stands twice' })
+    }
+  }
+  for (const ladder of pack.ladders) {
+    want(`ladders[${ladder.id}].cautions`, 'caution', cautions, ladder.cautions)
+    want(`ladders[${ladder.id}].steps`, 'operation', operationIds, ladder.steps)
+    for (const rung of ladder.rungs) want(`ladders[${ladder.id}].rungs[${rung.id}].tools`, 'tool', tools, rung.tools)
+  }
   for (const { path, links } of [...pack.modules.map(module => ({ path: `modules[${module.id}].links`, links: module.links })), { path: 'links', links: pack.links }]) {
     for (const [index, link] of links.entries()) {
       want(`${path}[${index}]`, 'operation', operationIds, [link.before, link.after])
@@ -73,7 +93,7 @@ function unknownIds(pack: Pack): PackFault[] {
     wantWhen(`positions[${index}]`, entry.when)
   }
   for (const [index, entry] of pack.reach.entries()) wantWhen(`reach[${index}]`, entry.when)
-  return faults
+  return [...faults, ...checkBench(pack, operationIds)]
 }
 
 function factsOf(operation: Partial<Pick<OperationSource, 'needs' | 'gives' | 'ends'>>): string[] {

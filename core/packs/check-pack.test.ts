@@ -21,6 +21,22 @@ describe('checkPack', () => {
     expect(changed((pack) => { pack.modules[0]!.operations[0]!.when = [{ weather: ['wet'] }] })[0]).toContain('unknown option "weather"')
     expect(changed((pack) => { pack.modules[0]!.operations[0]!.needs = ['peace'] })[0]).toContain('unknown fact "peace"')
   })
+  it('finds a bolt map that leads nowhere or counts otherwise than its group', () => {
+    const withBoard = (board: object, count = 1) => changed((pack) => {
+      pack.outlines = [{ id: 'ring', name: 'Ring', circleMm: 100, marks: [] }]
+      pack.modules[0]!.groups = [{ id: 'bolts', name: 'Bolts', count, part: 'vehicle', board: { outline: 'ring', places: [{ id: 'a', x: 0, y: 9 }], ...board } }]
+    })
+    expect(withBoard({})).toEqual([])
+    expect(withBoard({ outline: 'moon' })[0]).toBe('modules[only].groups[bolts].board.outline: unknown outline "moon"')
+    expect(withBoard({ clearFor: 'nothing' })[0]).toContain('unknown operation "nothing"')
+    expect(withBoard({ places: [{ id: 'a', x: 0, y: 9, offWith: 'magic' }] })[0]).toContain('places[a].offWith: unknown operation "magic"')
+    expect(withBoard({}, 3)[0]).toContain('the group has 3 bolts, its map 1')
+    expect(withBoard({ places: [{ id: 'a', x: 0, y: 9 }, { id: 'b', x: 0, y: 9 }] }, 2)[0]).toContain('stands twice')
+  })
+  it('finds a ladder that asks for what is not there', () => {
+    const ladder = { id: 'out', title: 'The way out', when: ['sheared'], steps: [], everywhere: true, cautions: ['fire'], rungs: [{ id: 'one', title: 'Pull', text: 'Pull it out', tools: ['wand'], parts: [] }] }
+    expect(changed((pack) => { pack.ladders = [ladder] })).toEqual(['ladders[out].cautions: unknown caution "fire"', 'ladders[out].rungs[one].tools: unknown tool "wand"'])
+  })
   it('finds an id used twice', () => {
     expect(changed((pack) => { pack.modules[0]!.operations.push(operation('look')) })[0]).toContain('"look" stands twice')
   })

@@ -1,4 +1,5 @@
 import { applies } from './applies'
+import { benchOf } from './bench-of'
 import { authoredOrder } from './authored-order'
 import { factLinks } from './fact-links'
 import { findCycle } from './find-cycle'
@@ -60,9 +61,12 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     facts,
     items: usedItems(pack, operations, positions),
     groups: usedGroups(pack, operations),
+    outlines: pack.outlines,
+    ladders: pack.ladders,
+    bench: benchOf(pack.bench, step => present.has(step), thing => applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
     parts: usedParts(pack, operations),
-    tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id))),
-    cautions: pack.cautions.filter(caution => [...operations, positions.raised, positions.ground].some(step => step.cautions.includes(caution.id))),
+    tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id)) || pack.ladders.some(ladder => ladder.rungs.some(rung => rung.tools.includes(tool.id)))),
+    cautions: pack.cautions.filter(caution => [...operations, positions.raised, positions.ground].some(step => step.cautions.includes(caution.id)) || pack.ladders.some(ladder => ladder.cautions.includes(caution.id))),
   }
 }
 

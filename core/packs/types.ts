@@ -1,3 +1,5 @@
+import type { BenchData } from './sheet-types'
+
 /** The arc of a job, in its order. */
 export const phases = ['test', 'make-safe', 'strip', 'bench', 'refit', 'fill', 'prove'] as const
 export type Phase = typeof phases[number]
@@ -72,6 +74,40 @@ export interface Caution { id: string, title: string, text: string, serious: boo
 /** Something to be bought or fetched before the job. */
 export interface Part { id: string, name: string, about?: string }
 
+/**
+ * The outline of a part that bolts hold, in mm about its middle, +y up, as seen from the side of the gearbox:
+ * a closed line through points, drawn round where `smooth`, or a circle.
+ */
+export interface Outline {
+  id: string
+  name: string
+  points?: [x: number, y: number][]
+  smooth?: boolean
+  circleMm?: number
+  marks: { name: string, x: number, y: number, radiusMm: number }[]
+}
+
+/** Where a bolt of a group typically is. */
+export interface BoltPlace {
+  id: string
+  x: number
+  y: number
+  /** The step that takes it out; the step that undoes that one puts it back. */
+  offWith?: string
+  /** The side it goes in from. */
+  from?: 'box' | 'engine'
+  /** What else it holds. */
+  holds?: string
+}
+
+/** The typical map of a group's bolts. */
+export interface BoltMap {
+  outline: string
+  /** Every bolt is out before this step. */
+  clearFor?: string
+  places: BoltPlace[]
+}
+
 /** Fasteners that share a figure. */
 export interface FastenerGroup {
   id: string
@@ -79,6 +115,41 @@ export interface FastenerGroup {
   count: number
   part: 'vehicle' | 'kit'
   treatment?: string
+  board?: BoltMap
+}
+
+/** A way out of a trouble, rung by rung: the gentlest first. */
+export interface LadderRung {
+  id: string
+  title: string
+  text: string
+  /** After so many minutes without success the next rung is due. */
+  minutes?: number
+  tools: string[]
+  parts: string[]
+  /** What may be ruined by it, who may be hurt, what it costs. */
+  risk?: string
+  hurts?: string
+  cost?: string
+  /** Heat or sparks: every precaution is ticked before it begins. */
+  hot?: boolean
+  precautions?: string[]
+  /** The job waits for somebody else. */
+  waits?: boolean
+  /** The bolt board is counted here; the gap round the bell is measured here. */
+  board?: boolean
+  gap?: boolean
+}
+export interface Ladder {
+  id: string
+  title: string
+  /** What went on a bolt board that leads here: sheared, stripped, rounded. */
+  when: string[]
+  /** Steps at which it is likely; `everywhere` offers it at any. */
+  steps: string[]
+  everywhere: boolean
+  cautions: string[]
+  rungs: LadderRung[]
 }
 
 export type ReadingSpec =
@@ -208,6 +279,9 @@ export interface Pack {
   links: LinkSource[]
   tools: Tool[]
   cautions: Caution[]
+  outlines: Outline[]
+  ladders: Ladder[]
+  bench: BenchData
 }
 
 /** One piece of work, for the options chosen. */
@@ -245,4 +319,7 @@ export interface Procedure {
   parts: Part[]
   tools: Tool[]
   cautions: Caution[]
+  outlines: Outline[]
+  ladders: Ladder[]
+  bench: BenchData
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { inReadersUnits } from './in-readers-units'
 import { parseQuantity } from './parse-quantity'
 import { inBothUnits, inUnit, preferredUnit } from './present'
 
@@ -24,6 +25,14 @@ describe('inBothUnits', () => {
     expect(preferredUnit(9, inch)).toBe('lbf·in')
     expect(preferredUnit(9, metric)).toBe('N·m')
     expect(inBothUnits(9, inch).main).toMatchObject({ text: '80', unit: 'lbf·in' })
+  })
+})
+
+describe('inReadersUnits', () => {
+  it('rewrites torque, force and length, and leaves all else alone', () => {
+    const text = '7 mm of thread strips at 12.8 kN; it fell from 53.5 N·m to 9.0 N·m after 45°, M8×1.25, 86 %.'
+    expect(inReadersUnits(text, metric)).toBe(text)
+    expect(inReadersUnits(text, inch)).toBe('0.276 in of thread strips at 2880 lbf; it fell from 39.5 lbf·ft to 80 lbf·in after 45°, M8×1.25, 86 %.')
   })
 })
 

@@ -1,5 +1,8 @@
 import { sql } from 'drizzle-orm'
-import { bigint, check, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import { bigint, check, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import type { DriveSize } from '../../core/fasteners/wrench'
+import type { Figure } from '../../core/fasteners/figure'
+import type { FastenerFacts } from '../../core/fasteners/fastener-facts'
 import type { JobSummary } from '../../core/job/summary'
 import type { WorkingHours } from '../../core/sequence/calendar'
 
@@ -18,6 +21,9 @@ export const garage = pgTable('garage', {
   /** Tools that have to be borrowed. */
   toolsMissing: jsonb('tools_missing').$type<string[]>().notNull().default([]),
   hours: jsonb('hours').$type<WorkingHours | null>(),
+  /** What an hour of work costs a customer, and in which money (ISO 4217). */
+  labourPerHour: doublePrecision('labour_per_hour').notNull().default(80),
+  currency: text('currency').notNull().default('USD'),
   latitude: doublePrecision('latitude'),
   longitude: doublePrecision('longitude'),
 })
@@ -50,12 +56,34 @@ export const vehicleFigure = pgTable('vehicle_figure', {
   group: text('fastener_group').notNull(),
   torqueNm: doublePrecision('torque_nm').notNull(),
   reference: text('reference').notNull(),
+  /** What the book gives beyond the last torque: stages, thread condition, renewal. */
+  spec: jsonb('spec').$type<Pick<Figure, 'stages' | 'pattern' | 'condition' | 'renew'>>().notNull().default({}),
   enteredBy: uuid('entered_by').notNull().references(() => person.id),
   enteredAt: timestamp('entered_at', { withTimezone: true }).notNull().defaultNow(),
 }, table => [
   unique('vehicle_figure_group').on(table.vehicleId, table.group),
   check('vehicle_figure_positive', sql`${table.torqueNm} > 0`),
 ])
+
+/** What the fasteners of a vehicle are, so that the next job on it knows. */
+export const vehicleFastener = pgTable('vehicle_fastener', {
+  garageId: garageId(),
+  vehicleId: uuid('vehicle_id').notNull().references(() => vehicle.id),
+  group: text('fastener_group').notNull(),
+  fastener: jsonb('fastener').$type<FastenerFacts>().notNull(),
+}, table => [primaryKey({ columns: [table.vehicleId, table.group] })])
+
+/** The garage's torque wrenches. */
+export const wrench = pgTable('wrench', {
+  id: uuid('id').primaryKey(),
+  garageId: garageId(),
+  name: text('name').notNull(),
+  minNm: doublePrecision('min_nm').notNull(),
+  maxNm: doublePrecision('max_nm').notNull(),
+  drive: text('drive').$type<DriveSize>().notNull(),
+  lengthMm: doublePrecision('length_mm').notNull(),
+  calibratedOn: date('calibrated_on'),
+}, table => [index('wrench_garage').on(table.garageId), check('wrench_range', sql`${table.maxNm} > ${table.minNm} and ${table.minNm} > 0`)])
 
 export const job = pgTable('job', {
   id: uuid('id').primaryKey(),
@@ -87,6 +115,13 @@ export const jobSummary = pgTable('job_summary', {
   status: text('status').$type<JobSummary['status']>().notNull(),
   summary: jsonb('summary').$type<JobSummary>().notNull(),
 }, table => [primaryKey({ columns: [table.jobId] }), index('job_summary_garage').on(table.garageId, table.status)])
+
+/** Orders at the supplier that are not here yet, so that somebody asks after them; written with the events they follow from. */
+export const openOrder = pgTable('open_order', {
+  orderId: uuid('order_id').primaryKey(),
+  garageId: garageId(),
+  jobId: uuid('job_id').notNull().references(() => job.id),
+}, table => [index('open_order_job').on(table.jobId)])
 
 /** Layouts that the garage made its own, each as one YAML file. */
 export const garagePack = pgTable('garage_pack', {

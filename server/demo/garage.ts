@@ -23,6 +23,28 @@ export const demoVehicles: VehicleAnswer[] = [
   { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0007', name: 'Cream Pellworth saloon', make: 'Pellworth', model: 'Six', year: 1968, customer: 'Odile Farrant-Kew', gears: ['1', '2', '3', '4', 'R'] },
 ]
 
+/** The garage's wrenches; one has not been seen by a calibrator for long. */
+export const demoWrenches = [
+  { id: '7e5d1f00-2b9c-4c41-9a77-5f0f3c2d0001', name: 'Short click wrench', minNm: 5, maxNm: 25, drive: '1/4' as const, lengthMm: 270, calibratedOn: '2026-03-09' },
+  { id: '7e5d1f00-2b9c-4c41-9a77-5f0f3c2d0002', name: 'Middle click wrench', minNm: 20, maxNm: 110, drive: '3/8' as const, lengthMm: 390, calibratedOn: '2026-03-09' },
+  { id: '7e5d1f00-2b9c-4c41-9a77-5f0f3c2d0003', name: 'Long wheel wrench', minNm: 40, maxNm: 220, drive: '1/2' as const, lengthMm: 540, calibratedOn: '2025-01-20' },
+]
+
+/** What the bolts of some of these cars are. */
+export const demoFasteners = [
+  { vehicle: 0, group: 'bell-bolts', fastener: { thread: 'M10×1.5', propertyClass: '8.8', material: 'aluminium' as const, engagementMm: 18, condition: 'dry' as const } },
+  { vehicle: 1, group: 'bell-bolts', fastener: { thread: 'M12×1.75', propertyClass: '8.8', material: 'aluminium' as const, engagementMm: 22, condition: 'dry' as const } },
+  { vehicle: 1, group: 'starter-bolts', fastener: { thread: 'M10×1.5', propertyClass: '8.8', material: 'aluminium' as const, engagementMm: 20, condition: 'dry' as const } },
+]
+
+/** Bell bolts as they were measured on one of them, in the board's order. */
+export const demoBellBolts = [
+  { thread: 'M10×1.5', lengthMm: 45, head: 'hex' as const, drive: '16' }, { thread: 'M10×1.5', lengthMm: 45, head: 'hex' as const, drive: '16' },
+  { thread: 'M10×1.5', lengthMm: 70, head: 'e-hexalobular' as const, drive: 'E14', note: 'Earth lead under the head' }, { thread: 'M10×1.5', lengthMm: 55, head: 'hex' as const, drive: '16' },
+  { thread: 'M10×1.5', lengthMm: 35, head: 'e-hexalobular' as const, drive: 'E14' }, { thread: 'M8×1.25', lengthMm: 30, head: 'hex' as const, drive: '13' },
+  { thread: 'M8×1.25', lengthMm: 85, head: 'hex' as const, drive: '13', note: 'The long one' }, { thread: 'M10×1.5', lengthMm: 55, head: 'hex' as const, drive: '16' },
+]
+
 /** Invented entries from invented vehicle books. */
 export const demoFigures = [
   { vehicle: 1, group: 'bell-bolts', torqueNm: 61, reference: 'Tavisk Merle book, sheet 31-2' },

@@ -1,6 +1,7 @@
 import { nextBolt, tighteningPasses } from '../../core/fasteners'
-import type { Figure } from '../../core/fasteners'
-import { applyEvent, reduceJob, stepView } from '../../core/job'
+import type { SheetValues } from '../../core/bench'
+import type { BoltDetails, Figure } from '../../core/fasteners'
+import { applyEvent, boltsOffWith, reduceJob, stepView } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import type { Operation, ReadingSpec } from '../../core/packs'
 
@@ -42,12 +43,30 @@ export class DemoMechanic {
     return this
   }
 
+  /** Fills sheets of the bench in. */
+  fillSheets(sheets: Record<string, SheetValues>): this {
+    for (const [sheetId, values] of Object.entries(sheets)) this.write('sheet-read', { sheetId, values, cleared: [] }, 4)
+    return this
+  }
+
+  /** Writes down what the bolts of a board are, in the board's order. */
+  describeBolts(group: string, list: BoltDetails[]): this {
+    for (const [index, details] of list.entries()) {
+      const { id, condition, from, holds } = this.state.boards[group]!.bolts[index]!
+      this.write('bolt-described', { group, boltId: id, condition, details: { ...(from ? { from } : {}), ...(holds ? { holds } : {}), ...details } })
+    }
+    return this
+  }
+
   private doStep(stepId: string): void {
     const view = stepView(this.state, stepId)!
     const minutes = view.planned.finishMinutes - view.planned.startMinutes
     if (view.operation) {
       for (const spec of view.operation.readings) if (spec.required || spec.id in numbers) this.read(stepId, spec)
       this.doActivity(view.operation)
+      for (const { board, bolts } of boltsOffWith(this.state, stepId)) {
+        this.write('bolts-out', { group: board.group, boltIds: bolts.map(bolt => bolt.id), condition: 'good' })
+      }
     }
     this.write('step-done', { stepId }, minutes + view.planned.setupMinutes)
   }
@@ -69,12 +88,13 @@ export class DemoMechanic {
 
   private tighten(stepId: string, group: string): void {
     const figure = { group, ...kitFigures[group]! }
-    const boltCount = this.state.procedure!.groups.find(entry => entry.id === group)!.count
-    const run = { runId: crypto.randomUUID(), stepId, group, boltCount, figure, passes: tighteningPasses(boltCount, figure.torqueNm) }
+    const { bolts } = this.state.boards[group]!
+    const positions = bolts.map(bolt => ({ x: bolt.xMm, y: bolt.yMm }))
+    const run = { runId: crypto.randomUUID(), stepId, group, boltCount: bolts.length, figure, passes: tighteningPasses(positions, figure), positions, boltIds: bolts.map(bolt => bolt.id) }
     this.write('figure-named', figure)
     this.write('run-started', run)
     for (let turned = 0, next = nextBolt(run, 0); next; turned++, next = nextBolt(run, turned)) {
-      this.write('bolt-turned', { runId: run.runId, passIndex: next.passIndex, bolt: next.bolt }, 0.2)
+      this.write('bolt-turned', { runId: run.runId, passIndex: next.passIndex, bolt: next.bolt, feel: 'normal' }, 0.2)
     }
   }
 }

@@ -2,9 +2,10 @@ import type { NewJob } from '../../contracts/jobs'
 import type { PackShelf } from '../load-packs'
 import type { Database } from '../db/client'
 import { forGarage } from '../db/for-garage'
-import { garage, person, vehicle, vehicleFigure } from '../db/schema'
+import { garage, person, vehicle, vehicleFastener, vehicleFigure, wrench } from '../db/schema'
 import { appendEvents, openJob } from '../job-log'
-import { DEMO_GARAGE_ID, demoFigures, demoGarage, demoPeople, demoVehicles } from './garage'
+import { DEMO_GARAGE_ID, demoBellBolts, demoFasteners, demoFigures, demoGarage, demoPeople, demoVehicles, demoWrenches } from './garage'
+import { looseTool, wornAndWarped } from './bench'
 import { DemoMechanic } from './play'
 
 const HOUR = 3_600_000
@@ -33,6 +34,9 @@ const jobs: DemoJob[] = [
     vehicle: 2, hoursAgo: 28, options: { flywheel: 'new', slave: 'opened' }, odometerKm: 208_915,
     complaint: { symptoms: ['judders', 'rattles'], text: 'Judders when pulling away loaded.' }, pumpTest: { result: 'no-change', strokes: 20 },
     work: (mechanic, now) => mechanic.workUntil('flywheel-bolts-out')
+      .fillSheets(wornAndWarped)
+      .write('orientation-noted', { partId: 'disc', side: 'printed side to the flywheel', mark: 'paint at 12 o’clock', photo: 'garage phone, 14:05' })
+      .write('promised', { at: new Date(now + 30 * HOUR).toISOString() })
       .write('note-added', { stepId: 'flywheel-bolts-out', text: 'Heat spots right round, one crack by the third bolt. Old flywheel does not go back.' })
       .write('trouble-raised', {
         troubleId: crypto.randomUUID(), stepId: 'flywheel-bolts-out', text: 'No flywheel in stock at the counter.',
@@ -43,13 +47,19 @@ const jobs: DemoJob[] = [
     vehicle: 1, hoursAgo: 7, options: { lift: 'lift' }, odometerKm: 132_480,
     complaint: { symptoms: ['slips'], text: 'Revs climb in fifth without more speed.' }, pumpTest: { result: 'no-change', strokes: 16 },
     work: mechanic => mechanic.workUntil('cover-tighten')
-      .write('note-added', { stepId: 'cover-tighten', text: 'Tool goes in 41 mm when truly home, marked with tape.' }),
+      .fillSheets(looseTool)
+      .write('note-added', { stepId: 'cover-tighten', text: 'Tool goes in 41 mm when truly home, marked with tape.' })
+      .write('fastener-described', { group: 'cover-bolts', fastener: { thread: 'M8×1.25', propertyClass: '8.8', material: 'iron', engagementMm: 16, condition: 'threadlocker' } })
+      .write('figure-named', { group: 'cover-bolts', torqueNm: 25, sourceKind: 'vehicle-book', reference: 'Tavisk Merle book, sheet 30-4', condition: 'dry' })
+      .write('figure-named', { group: 'cover-bolts', torqueNm: 21, sourceKind: 'kit-sheet', reference: 'Brindle clutch kit BK-4471, fitting sheet', condition: 'threadlocker', renew: 'always' }),
   },
   {
     vehicle: 0, hoursAgo: 4, options: {}, odometerKm: 97_310,
     complaint: { symptoms: ['squeals', 'will-not-select'], text: 'Squeals with the pedal down, grates into reverse.' }, pumpTest: { result: 'no-change', strokes: 15 },
     work: mechanic => mechanic.workUntil('lowest-bell-bolts')
-      .write('note-added', { stepId: 'lowest-bell-bolts', text: 'Rear lowest bolt is the long one.' }),
+      .write('note-added', { stepId: 'lowest-bell-bolts', text: 'Rear lowest bolt is the long one.' })
+      .describeBolts('bell-bolts', demoBellBolts)
+      .write('bolts-out', { group: 'bell-bolts', boltIds: ['b6'], condition: 'corroded' }),
   },
   {
     vehicle: 4, hoursAgo: 1, options: { slave: 'opened', helper: 'helper' }, odometerKm: 71_050,
@@ -76,6 +86,8 @@ export async function seedDemo(db: Database, shelf: PackShelf, withJobs = true, 
   await db.insert(vehicleFigure).values(demoFigures.map(({ vehicle: index, ...figure }) => ({
     ...figure, id: crypto.randomUUID(), garageId: DEMO_GARAGE_ID, vehicleId: demoVehicles[index]!.id, enteredBy: demoPeople[0]!.id,
   })))
+  await db.insert(vehicleFastener).values(demoFasteners.map(({ vehicle: index, ...entry }) => ({ ...entry, garageId: DEMO_GARAGE_ID, vehicleId: demoVehicles[index]!.id })))
+  await db.insert(wrench).values(demoWrenches.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
   if (!withJobs) return
   for (const demo of jobs) {
     const start = now - demo.hoursAgo * HOUR

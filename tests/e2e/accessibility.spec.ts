@@ -1,49 +1,111 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { test, view } from './fixture'
 import { doStep } from './mechanic'
 
 const sizes = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } }
 
-for (const scheme of ['light', 'dark'] as const) {
+test.describe.configure({ mode: 'parallel' })
+const schemes = ['light', 'dark'] as const
+
+/** Looks for violations on the page as it stands, and for a page that scrolls sideways. */
+async function check(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
+  expect(violations.map(violation => `${what}: ${violation.id}: ${violation.nodes[0]!.html}`)).toEqual([])
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${what} scrolls sideways`).toBeLessThanOrEqual(0)
+}
+
+for (const scheme of schemes) {
   for (const [name, viewport] of Object.entries(sizes)) {
-    test(`no violation on any view, ${scheme}, ${name}`, async ({ page, stage }) => {
-      test.setTimeout(180_000)
-      await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
-      await page.setViewportSize(viewport)
-      const jobId = await stage.openJob()
-      await view(page, stage, jobId, 'work')
-      for (let step = 0; step < 3; step++) await doStep(page)
-      const check = async (what: string) => {
-        const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
-        expect(violations.map(violation => `${what}: ${violation.id}: ${violation.nodes[0]!.html}`)).toEqual([])
-      }
-      for (const path of ['work', 'plan', 'car', 'bolts', 'bolts?step=cover-tighten', 'pedal', 'prove', 'handover']) {
-        await view(page, stage, jobId, path)
-        await check(path)
-        const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-        expect(wide, `${path} scrolls sideways`).toBeLessThanOrEqual(0)
-      }
-      await view(page, stage, jobId, 'plan')
-      await page.getByTestId('row-pull-box').click()
-      await check('plan, a step asked')
-      await page.keyboard.press('Escape')
-      for (const tab of ['How', 'When', 'Tools', 'Parts']) {
-        await page.getByRole('tab', { name: tab }).click()
-        await check(`plan, ${tab}`)
-      }
-      for (const path of ['', 'jobs/new', 'library', 'library/packs/rwd-longitudinal']) {
-        await page.goto(`${stage.app.base}/${path}`)
-        await page.locator('#sheet h1').first().waitFor()
-        await check(path)
-        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} scrolls sideways`).toBeLessThanOrEqual(0)
-      }
-      await page.locator('.cm-content').waitFor()
-      await check('pack editor')
-      await view(page, stage, jobId, 'work')
-      await page.keyboard.press('x')
-      await page.getByLabel('What will not go').waitFor()
-      await check('trouble dialog')
+    test.describe(`no violation, ${scheme}, ${name}`, () => {
+      test.beforeEach(async ({ page }) => {
+        test.setTimeout(150_000)
+        await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
+        await page.setViewportSize(viewport)
+      })
+
+      test('on the views of a job', async ({ page, stage }) => {
+        const jobId = await stage.openJob()
+        await view(page, stage, jobId, 'work')
+        for (let step = 0; step < 3; step++) await doStep(page)
+        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'prove', 'handover']) {
+          await view(page, stage, jobId, path)
+          await check(page, path)
+        }
+      })
+
+      test('on the bench', async ({ page, stage }) => {
+        const jobId = await stage.openJob()
+        for (const path of ['bench', 'bench?sheet=flywheel', 'bench?sheet=capacity', 'bench?at=open', 'bench?at=ways&sheet=flywheel', 'bench?at=parts', 'bench?at=marks', 'bench?at=bolts']) {
+          await view(page, stage, jobId, path)
+          await check(page, path)
+        }
+      })
+
+      test('on the yard, at take-in and in the Library', async ({ page, stage }) => {
+        for (const path of ['', 'jobs/new', 'library', 'library/packs/rwd-longitudinal']) {
+          await page.goto(`${stage.app.base}/${path}`)
+          await page.locator('#sheet h1').first().waitFor()
+          await check(page, path)
+        }
+        await page.locator('.cm-content').waitFor()
+        await check(page, 'pack editor')
+      })
+
+      // What opens on a view is looked at once in each theme and once at each size.
+      if ((scheme === 'light') !== (name === 'desk')) return
+      test('on what opens on plan, bolts and work', async ({ page, stage }) => {
+        const jobId = await stage.openJob()
+        await view(page, stage, jobId, 'plan')
+        await page.getByTestId('row-pull-box').click()
+        await check(page, 'plan, a step asked')
+        await page.keyboard.press('Escape')
+        for (const tab of ['How', 'When', 'Tools', 'Parts']) {
+          await page.getByRole('tab', { name: tab }).click()
+          await check(page, `plan, ${tab}`)
+        }
+        await view(page, stage, jobId, 'bolts?group=bell-bolts')
+        await page.getByRole('button', { name: /^bolt 1 at/ }).click()
+        await check(page, 'a bolt asked')
+        for (const [button, field] of [['Size, tool, note', 'Thread'], ['Name it with its source', 'Torque']] as const) {
+          await page.getByRole('button', { name: button }).click()
+          await page.getByLabel(field, { exact: true }).fill(field === 'Torque' ? '40' : 'M10')
+          await check(page, button)
+          await page.keyboard.press('Escape')
+          await page.getByRole('dialog').waitFor({ state: 'detached' })
+        }
+        await view(page, stage, jobId, 'work')
+        await page.keyboard.press('x')
+        await page.getByLabel('What will not go').waitFor()
+        await check(page, 'trouble dialog')
+        await page.getByRole('button', { name: /A bolt will not turn/ }).click()
+        await page.getByTestId('ladder').waitFor()
+        await check(page, 'a ladder')
+      })
+
+      test('on what opens on the bench', async ({ page, stage }) => {
+        const jobId = await stage.openJob()
+        await view(page, stage, jobId, 'bench?at=open')
+        await page.getByTestId('reach-crank-seal').getByRole('button').click()
+        await page.getByRole('heading', { name: 'Two schools' }).waitFor()
+        await check(page, 'a part in reach asked')
+        await view(page, stage, jobId, 'bench?at=marks')
+        await page.getByTestId('way-round-disc').getByRole('button', { name: /Note it/ }).click()
+        await check(page, 'which way round, being noted')
+        await view(page, stage, jobId, 'bench?at=parts')
+        await page.getByTestId('part-clutch-kit').getByRole('button', { name: /By hand/ }).click()
+        await check(page, 'an order by hand')
+        await page.keyboard.press('Escape')
+        await view(page, stage, jobId, 'bench?sheet=flywheel')
+        for (const [index, height] of ['0.02', '0.04', '0.9', 'x'].entries()) {
+          await page.getByLabel('at, degrees').fill(String(index * 45))
+          await page.getByLabel('dial shows').fill(height)
+          await page.getByRole('button', { name: 'Take it' }).click()
+        }
+        await page.getByTestId('polar').waitFor()
+        await check(page, 'flywheel with readings')
+      })
     })
   }
 }

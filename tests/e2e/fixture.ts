@@ -3,15 +3,20 @@ import type { Page } from '@playwright/test'
 import { reduceJob } from '../../core/job'
 import type { JobEvent, JobState } from '../../core/job'
 import { forGarage } from '../../server/db/for-garage'
+import { DemoMechanic } from '../../server/demo/play'
+import { appendEvents } from '../../server/job-log'
+import { startSupplier } from '../../stand-ins/supplier/server'
 import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
 import { freshDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
-import { garageId, newJobRequest } from '../support/requests'
+import { garageId, newJobRequest, personId } from '../support/requests'
 
 export interface Stage {
   database: TestDatabase
   app: RunningApp
+  /** Where the simulated parts supplier is held by hand. */
+  supplierUrl: string
   /** Opens a job over the wire and returns its id. */
   openJob: (change?: Record<string, unknown>) => Promise<string>
   /** The log of a job as PostgreSQL has it. */
@@ -22,11 +27,13 @@ export interface Stage {
 /** Runs the built application on a database of its own for as long as it is used. */
 async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
   const database = await freshDatabase()
-  const app = await startApp(database.url)
+  const supplier = await startSupplier({ port: 0, seed: 7 })
+  const supplierUrl = `http://127.0.0.1:${supplier.port}`
+  const app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: supplierUrl, ELDRIN_ORDER_WATCH_SECONDS: '1' })
   const events = (jobId: string) => forGarage(database.db, garageId).jobs.events(jobId)
   try {
     await use({
-      database, app, events,
+      database, app, supplierUrl, events,
       state: async jobId => reduceJob(await events(jobId)),
       openJob: async (change = {}) => {
         const request = newJobRequest(change)
@@ -38,6 +45,7 @@ async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
   }
   finally {
     await app.kill()
+    await supplier.close()
     await database.drop()
   }
 }
@@ -56,6 +64,15 @@ export const test = base.extend<{ errors: string[], emptyStage: Stage }, { stage
     if (errors.length > 0) throw new Error(`errors in the page: ${errors.join('; ')}`)
   }, { auto: true }],
 })
+
+/** A job worked off up to a step, without the screen. */
+export async function jobUpTo(stage: Stage, stepId: string | null, options: Record<string, string> = {}, more: (mechanic: DemoMechanic) => void = () => {}): Promise<string> {
+  const jobId = await stage.openJob({ options })
+  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now() - 8 * 3_600_000).workUntil(stepId)
+  more(mechanic)
+  await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
+  return jobId
+}
 
 /** Opens a view of a job and waits until it is there. */
 export async function view(page: Page, stage: Stage, jobId: string, name: string): Promise<void> {

@@ -1,18 +1,6 @@
 import { expect } from '@playwright/test'
-import { DemoMechanic } from '../../server/demo/play'
-import { appendEvents } from '../../server/job-log'
 import { startApp } from '../support/app'
-import { garageId, personId } from '../support/requests'
-import { settled, test, view } from './fixture'
-import type { Stage } from './fixture'
-
-/** A job worked off up to a step, without the screen. */
-async function jobUpTo(stage: Stage, stepId: string, options: Record<string, string>): Promise<string> {
-  const jobId = await stage.openJob({ options })
-  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now() - 8 * 3_600_000).workUntil(stepId)
-  await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
-  return jobId
-}
+import { jobUpTo, settled, test, view } from './fixture'
 
 test('a rest between rounds goes on through a reload, another server and the Yard', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'bleed-clutch', { slave: 'opened' })

@@ -23,7 +23,8 @@ async function dragTo(page: Page, stepId: string, x: (at: Awaited<ReturnType<typ
 }
 
 test('another choice says what it costs, and switching to it changes the minutes', async ({ page, stage }) => {
-  const jobId = await stage.openJob({ packId: '4x4-transfer', options: {} })
+  // Opened now: what a choice costs is worked out from now, and closing time falls elsewhere in a plan begun at another hour.
+  const jobId = await stage.openJob({ packId: '4x4-transfer', options: {}, at: new Date().toISOString() })
   await view(page, stage, jobId, 'plan')
   const heading = page.locator('#sheet h1')
   const before = await heading.innerText()

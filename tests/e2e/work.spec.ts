@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { settled, test, view } from './fixture'
+import { jobUpTo, settled, test, view } from './fixture'
 import { doStep, nameFigure } from './mechanic'
 
 test('the whole flow by keyboard: done, undo, measure, timer, note, trouble, why, keys', async ({ page, stage }) => {
@@ -135,4 +135,32 @@ test('a job taken in by mistake is called off, and taken back', async ({ page, s
   await page.getByRole('link', { name: 'Back' }).click()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('button', { name: 'Call this job off' })).toBeVisible()
+})
+
+test('a bolt that will not turn is taken up its ladder, hot work only with its precautions ticked', async ({ page, stage }) => {
+  const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
+  await view(page, stage, jobId, 'work')
+  await page.keyboard.press('x')
+  await page.getByRole('button', { name: /A bolt will not turn/ }).click()
+  const ladder = page.getByTestId('ladder')
+  await expect(ladder).toContainText('rung 1 of 6')
+  for (const rung of ['Clean the head', 'Soak it', 'Tighten it a hair', 'Short blows']) {
+    await expect(ladder.getByRole('heading')).toContainText(rung)
+    await ladder.getByRole('button', { name: /^Try it/ }).click()
+    await expect(ladder.getByRole('timer')).toBeVisible()
+    await ladder.getByRole('button', { name: /It did not/ }).click()
+  }
+  await expect(ladder.getByRole('heading')).toContainText('Warm what it goes into')
+  await expect(ladder.getByRole('button', { name: /^Try it/ })).toBeDisabled()
+  for (const box of await ladder.getByRole('checkbox').all()) await box.check()
+  await ladder.getByRole('button', { name: /^Try it/ }).click()
+  await settled(page)
+  await page.reload()
+  await expect(ladder.getByRole('timer')).toBeVisible()
+  await ladder.getByRole('button', { name: 'It worked' }).click()
+  await expect(ladder).toHaveCount(0)
+  await settled(page)
+  const state = await stage.state(jobId)
+  expect(state.ladderRuns[0]).toMatchObject({ solvedBy: 'heat', tries: [{ outcome: 'failed' }, { outcome: 'failed' }, { outcome: 'failed' }, { outcome: 'failed' }, { outcome: 'worked' }] })
+  expect(state.addedParts.map(part => part.name)).toEqual(['New bolt of the same class and length'])
 })

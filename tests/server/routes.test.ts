@@ -34,7 +34,8 @@ async function call(method: string, path: string, body?: unknown): Promise<Answe
 }
 const everything = async () => JSON.stringify(await database.sql`
   select (select json_agg(e order by seq, job_id) from job_event e) events, (select json_agg(v order by id) from vehicle v) vehicles,
-    (select json_agg(j order by id) from job j) jobs, (select json_agg(s order by job_id) from job_summary s) lines, (select json_agg(g) from garage g) garages, (select json_agg(p) from garage_pack p) packs`)
+    (select json_agg(j order by id) from job j) jobs, (select json_agg(s order by job_id) from job_summary s) lines, (select json_agg(g) from garage g) garages, (select json_agg(p) from garage_pack p) packs, (select json_agg(w order by id) from wrench w) wrenches,
+    (select json_agg(f order by id) from vehicle_figure f) figures, (select json_agg(f) from vehicle_fastener f) fasteners`)
 const posting = (...events: unknown[]) => ({ events })
 const ours = writePack(coverAndPart())
 const circumstances = { helper: null, hours: null, arrivals: [], pins: [] }
@@ -74,6 +75,15 @@ describe('bad input is answered with path and reason and changes nothing', () =>
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('step-done', { stepId: 'nowhere' })), 409, 'events[0].payload.stepId'],
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('note-added', { stepId: null, text: 'good' }), incoming('step-done', { stepId: 'pull-box' })), 409, 'events[1].payload.stepId'],
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('figure-named', { group: 'cover-bolts', torqueNm: -3, sourceKind: 'kit-sheet', reference: 'Sheet' })), 422, 'events[0].payload.torqueNm'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('figure-named', { group: 'cover-bolts', torqueNm: 20, sourceKind: 'kit-sheet', reference: 'Sheet', stages: [{ kind: 'torque', torqueNm: 20 }, { kind: 'angle', angleDeg: 900 }] })), 422, 'events[0].payload.stages[1].angleDeg'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('fastener-described', { group: 'cover-bolts', fastener: { thread: 'M8x7', propertyClass: '8.8' } })), 409, 'events[0].payload.fastener.thread'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('fastener-described', { group: 'cover-bolts', fastener: { thread: 'M8', propertyClass: '8.8', engagementMm: -2 } })), 422, 'events[0].payload.fastener.engagementMm'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('bolt-placed', { group: 'bell-bolts', boltId: 'x', xMm: 9000, yMm: 0 })), 422, 'events[0].payload.xMm'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('bolts-out', { group: 'bell-bolts', boltIds: ['nobody'], condition: 'good' })), 409, 'events[0].payload.boltId'],
+    ['PUT', '/api/wrenches/not-an-id', () => ({}), 400, 'id'],
+    ['PUT', `/api/wrenches/${unknown}`, () => ({ name: 'Wrench', minNm: 50, maxNm: 20, drive: '1/2', lengthMm: 400, calibratedOn: null }), 422, 'maxNm'],
+    ['PUT', `/api/wrenches/${unknown}`, () => ({ name: 'Wrench', minNm: 5, maxNm: 20, drive: '1/2', lengthMm: 400, calibratedOn: 'last year' }), 422, 'calibratedOn'],
+    ['DELETE', `/api/wrenches/${unknown}`, () => undefined, 404, 'id'],
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('figure-named', { group: 'cover-bolts', torqueNm: 2100, sourceKind: 'kit-sheet', reference: 'Sheet' })), 409, 'events[0].payload.torqueNm'],
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('step-done', { stepId: 'slave-travel' }, { deviceTime: 'yesterday' })), 422, 'events[0].deviceTime'],
     ['POST', '/api/jobs/JOB/events', () => posting(incoming('handed-over', { to: 'Somebody', odometerKm: null })), 409, 'events[0].type'],
@@ -81,6 +91,18 @@ describe('bad input is answered with path and reason and changes nothing', () =>
     ['GET', '/api/nothing', () => undefined, 404, '/api/nothing'],
     ['PATCH', '/api/garage', () => ({ hours: { fromMinute: 600, toMinute: 540, weekdays: [1] } }), 422, 'hours.toMinute'],
     ['PATCH', '/api/garage', () => ({ latitude: 91 }), 422, 'latitude'],
+    ['PATCH', '/api/garage', () => ({ labourPerHour: -1 }), 422, 'labourPerHour'],
+    ['PATCH', '/api/garage', () => ({ currency: 'shells' }), 422, 'currency'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('sheet-read', { sheetId: 'disc', values: {}, cleared: [] })), 422, 'events[0].payload.values'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('sheet-read', { sheetId: 'disc', values: { thickness: { kind: 'points', entries: [{ entered: '7', value: 'seven' }] } }, cleared: [] })), 422, 'events[0].payload.values.thickness.entries[0].value'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('sheet-read', { sheetId: 'keel', values: { depth: { kind: 'text', text: 'deep' } }, cleared: [] })), 409, 'events[0].payload.sheetId'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('orientation-confirmed', { partId: 'disc' })), 409, 'events[0].payload.partId'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('old-part-gone', { partId: 'disc', where: 'thrown away' })), 409, 'events[0].payload.partId'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('renewal-weighed', { partId: 'crank-seal', partCost: 10, minutesNow: null, minutesLater: null, chance: 1.4, comebackCost: 0 })), 422, 'events[0].payload.chance'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('part-ordered', { orderId: crypto.randomUUID(), partId: 'keel', name: 'Keel', count: 1, priceEach: null, supplier: 'Yard', orderNo: null, arrivesAt: '2026-03-02T10:00:00.000Z' })), 409, 'events[0].payload.partId'],
+    ['POST', '/api/jobs/JOB/events', () => posting(incoming('promised', { at: 'soon' })), 422, 'events[0].payload.at'],
+    ['GET', '/api/jobs/JOB/quotes', () => undefined, 503, 'supplier'],
+    ['POST', '/api/jobs/JOB/orders', () => ({ id: crypto.randomUUID(), partId: 'flywheel', count: 1, personId, deviceId: 'test', at: '2026-03-02T10:00:00.000Z' }), 503, 'supplier'],
     ['POST', '/api/packs', () => ({ yaml: '', personId }), 422, 'yaml'],
     ['POST', '/api/packs', () => ({ yaml: 'id: [', personId }), 422, ''],
     ['POST', '/api/packs', () => ({ yaml: 'id: mine', personId }), 422, 'title'],
@@ -119,8 +141,9 @@ it('posts, answers again, and reads back', async () => {
   const first = await call('POST', `/api/jobs/${jobId}/events`, posting(event))
   expect(first.status).toBe(200)
   expect((await call('POST', `/api/jobs/${jobId}/events`, posting(event))).body).toEqual(first.body)
-  const response = await fetch(`${app.base}/api/jobs/${jobId}/events?after=2`)
-  expect(await response.json()).toMatchObject([{ id: event.id, seq: 3 }])
+  const [{ seq }] = first.body.accepted as [{ seq: number }]
+  const response = await fetch(`${app.base}/api/jobs/${jobId}/events?after=${seq - 1}`)
+  expect(await response.json()).toMatchObject([{ id: event.id, seq }])
 })
 
 it('streams what is recorded within a second, after what was missed', async () => {
@@ -149,4 +172,17 @@ it('does not start on a broken pack, and says file, path and reason', () => {
   rmSync(folder, { recursive: true })
   expect(result.status).toBe(1)
   expect(result.stderr).toContain('packs/modules/intake.yaml: operations[a].place: ')
+})
+
+describe('wrenches', () => {
+  it('are kept, changed and removed', async () => {
+    const id = crypto.randomUUID()
+    const body = { name: 'Beam', minNm: 20, maxNm: 180, drive: '1/2', lengthMm: 420, calibratedOn: '2026-02-01' }
+    expect(await call('PUT', `/api/wrenches/${id}`, body)).toMatchObject({ status: 200, body: { id, ...body } })
+    expect((await call('PUT', `/api/wrenches/${id}`, { ...body, calibratedOn: null })).status).toBe(200)
+    const list = (await call('GET', '/api/wrenches')).body as unknown as { id: string, calibratedOn: string | null }[]
+    expect(list.find(wrench => wrench.id === id)).toMatchObject({ ...body, calibratedOn: null })
+    expect((await fetch(`${app.base}/api/wrenches/${id}`, { method: 'DELETE' })).status).toBe(204)
+    expect((await call('DELETE', `/api/wrenches/${id}`)).status).toBe(404)
+  })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The views of a job: words in a row, on a phone at the thumb's end. */
 const { path } = useJob()
-const views = ['Plan', 'Work', 'Car', 'Bolts', 'Pedal', 'Prove']
+const views = ['Plan', 'Work', 'Car', 'Bolts', 'Bench', 'Pedal', 'Prove']
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { actualMinutes, changedParts, minutesLeft, nextStep, pedalForbidden } from '../../../core/job'
+import { actualMinutes, changedParts, minutesLeft, nextStep, partsDue, pedalForbidden, waitOf } from '../../../core/job'
 import { minutesText, stopwatch } from '../../lib/durations'
-import { afterWork } from '../../lib/after-work'
+import { jobEnds } from '../../lib/job-ends'
 import { momentText } from '../../lib/moments'
 import { placeNames } from '../../lib/places'
 
@@ -16,11 +16,11 @@ const timer = computed(() => {
   return running ? stopwatch(actualMinutes(state.value, running, now.value)! * 60) : null
 })
 const ended = computed(() => state.value.calledOff ? 'called off' : state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : null)
-const ends = computed(() => momentText(afterWork(left.value, state.value.circumstances.hours, new Date(now.value)), new Date(now.value)))
+const ends = computed(() => momentText(jobEnds({ ...partsDue(state.value), hours: state.value.circumstances.hours, waitsUntil: waitOf(state.value)?.until ?? null }, new Date(now.value)), new Date(now.value)))
 </script>
 
 <template>
-  <header class="no-print border-b-2 border-ink bg-sheet">
+  <header class="no-print relative border-b-2 border-ink bg-sheet">
     <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-3 px-4 py-1.5 sm:gap-x-5 sm:px-7">
       <NuxtLink to="/" class="flex min-h-11 items-center font-bold underline" aria-label="Back to the yard">Yard</NuxtLink>
       <p class="min-w-0 text-lg font-semibold leading-tight max-sm:max-w-[60%]"><span class="figure mr-2 text-quiet">{{ state.number }}</span>{{ state.vehicle?.name }}</p>
@@ -36,7 +36,7 @@ const ends = computed(() => momentText(afterWork(left.value, state.value.circums
         <template v-if="ended">{{ ended }}</template>
         <template v-else><span class="max-sm:hidden">{{ minutesText(left) }} left, done about</span><span class="sm:hidden">until</span> {{ ends }}</template>
       </NuxtLink>
-      <p v-if="store.pending.length > 0 || store.offline || !store.connected" class="tag border-attention text-attention" role="status">
+      <p v-if="store.pending.length > 0 || store.offline || !store.connected" class="tag absolute right-4 top-full z-20 -translate-y-1/2 border-attention text-attention sm:right-7" role="status">
         <template v-if="store.pending.length > 0">{{ store.pending.length }} waiting to be sent</template>
         <template v-else>No word from the server</template>
       </p>

@@ -84,6 +84,7 @@ useKeys({ Space: main, Backspace: store.undo })
       </template>
     </div>
     <template #margin>
+      <ReleaseAsked class="mb-5" />
       <div class="grid gap-3">
         <h2 class="text-lg max-lg:hidden">Pump and rest</h2>
         <p>Slow full strokes, then leave it. Bubbles climb the line to the reservoir while it rests. Common practice: 25 strokes, an hour, again; overnight if it is still soft.</p>

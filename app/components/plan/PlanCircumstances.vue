@@ -36,6 +36,7 @@ function changeHelper(end: 'from' | 'to', text: string) {
 
 <template>
   <section class="grid gap-5" aria-label="When">
+    <PromiseLine />
     <div>
       <ChoiceRow
         label="Work goes on …" :model-value="circumstances.hours ? 'hours' : 'through'" :choices="[{ id: 'through', label: 'straight through' }, { id: 'hours', label: 'in working hours' }]"

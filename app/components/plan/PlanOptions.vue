@@ -1,31 +1,12 @@
 <script setup lang="ts">
 import { pastOf, planSetting } from '../../../core/job'
-import type { Pack } from '../../../core/packs'
-import type { SwitchOptions } from '../../../contracts/jobs'
-import { deviceId, newId } from '../../lib/ids'
-import { issuesOf } from '../../lib/reason-of'
 import { utcOffsetMinutes } from '../../lib/utc-offset'
 
 /** How the job is done, as sentences with a choice inside; each other choice shows what it would change. */
-const { store, state } = useJob()
-const garage = useGarageStore()
-const messages = useMessages()
-const t = useTerms()
-const pack = shallowRef<Pack | null>(null)
-const gone = ref('')
-const sending = ref(false)
+const { state } = useJob()
+const { pack, gone, load } = usePack()
+const { choose: send, sending } = useOptionSwitch()
 const closed = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
-
-async function load() {
-  gone.value = ''
-  try {
-    pack.value = await $fetch<Pack>(`/api/packs/${state.value.procedure!.packId}`)
-  }
-  catch (error) {
-    gone.value = issuesOf(error)[0]!.reason
-  }
-}
-onMounted(load)
 
 const { preview, differences, problem, cancel } = usePlanPreview(() => {
   const { procedure, done, circumstances } = state.value
@@ -35,26 +16,10 @@ const { preview, differences, problem, cancel } = usePlanPreview(() => {
   return { pack: pack.value, options: procedure.options, setting: planSetting(circumstances, procedure.hands, clock), past, stand: { procedure, done: Object.keys(done), car: state.value.car } }
 })
 
-async function choose(optionId: string, choiceId: string) {
+function choose(optionId: string, choiceId: string) {
   const difference = differences.value[`${optionId}=${choiceId}`]
   cancel()
-  sending.value = true
-  const { procedure, circumstances, done } = state.value
-  const request: SwitchOptions = {
-    id: newId(), options: { ...procedure!.options, [optionId]: choiceId }, circumstances,
-    ...(difference ? { order: difference.order.filter(id => !done[id]) } : {}),
-    personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
-  }
-  try {
-    await $fetch(`/api/jobs/${store.jobId}/options`, { method: 'POST', body: request })
-    await store.refresh()
-  }
-  catch (error) {
-    messages.say(t(issuesOf(error)[0]!.reason), 'refused')
-  }
-  finally {
-    sending.value = false
-  }
+  void send(optionId, choiceId, difference?.order)
 }
 </script>
 

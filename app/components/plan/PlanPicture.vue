@@ -2,7 +2,7 @@
 import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { drag } from 'd3-drag'
 import { select } from 'd3-selection'
-import { places } from '../../../core/packs'
+import { places } from '../../../core/packs/types'
 import type { Place, Procedure } from '../../../core/packs'
 import { legalRange, operationOrder } from '../../../core/sequence'
 import type { LegalRange, Plan } from '../../../core/sequence'

@@ -17,6 +17,7 @@ const waiting = computed(() => {
   return wait && seconds > 0 ? { left: stopwatch(seconds), because: wait.because } : null
 })
 const troubles = computed(() => state.value.troubles.filter(entry => entry.stepId === props.step.id && !entry.cleared))
+const ladderRuns = computed(() => state.value.ladderRuns.filter(run => !run.closedAt && (run.stepId === null || run.stepId === props.step.id)))
 const latest = (readingId: string) => state.value.readings.findLast(entry => entry.stepId === props.step.id && entry.readingId === readingId)
 const helperAway = computed(() => props.step.planned.shortHanded)
 </script>
@@ -36,6 +37,7 @@ const helperAway = computed(() => props.step.planned.shortHanded)
     <p v-if="waiting" class="mt-4 border-l-4 border-attention pl-4 text-lg" role="note">
       <span class="figure font-bold">{{ waiting.left }}</span> <span class="label">still to wait.</span> {{ t(waiting.because) }} Another step can fill it.
     </p>
+    <LazyLadderPanel v-for="run in ladderRuns" :key="run.ladderRunId" :run="run" />
     <div v-for="trouble in troubles" :key="trouble.troubleId" class="mt-4"><TroubleLine :trouble="trouble" /></div>
 
     <ul v-if="step.tools.length" class="mt-4 flex flex-wrap gap-2" aria-label="Tools">
@@ -52,6 +54,9 @@ const helperAway = computed(() => props.step.planned.shortHanded)
         <dd class="inline"><span class="figure">{{ change.count }}</span> × {{ t(change.item.name) }}<span v-if="change.item.goesTo && change.item.state === 'off'" class="text-quiet"> ← {{ t(change.item.goesTo) }}</span></dd>
       </div>
     </dl>
+
+    <BoardAsk :step="step" />
+    <BenchAsk :step="step" />
 
     <FigureLine v-if="step.group" class="mt-4" :group="step.group" large />
 

@@ -1,10 +1,19 @@
 <script setup lang="ts">
+import { laddersAt } from '../../../core/job'
 import { newId } from '../../lib/ids'
 
-/** Writes down that something will not go on, and what the job waits for if it waits. */
+/** What will not go: a ladder to climb, or words of one's own with what the job waits for. */
 const props = defineProps<{ open: boolean, stepId: string | null }>()
 const emit = defineEmits<{ close: [] }>()
-const { store } = useJob()
+const { store, state } = useJob()
+const t = useTerms()
+const all = ref(false)
+const FIRST = 6
+const ladders = computed(() => laddersAt(state.value, props.stepId))
+const shown = computed(() => all.value ? ladders.value : ladders.value.slice(0, FIRST))
+function climb(ladderId: string, title: string) {
+  if (store.write('ladder-opened', { ladderRunId: newId(), ladderId, stepId: props.stepId, text: t(title) })) emit('close')
+}
 const text = ref('')
 const waits = ref<'no' | 'yes'>('no')
 const waitsFor = ref('')
@@ -28,6 +37,11 @@ function submit() {
 
 <template>
   <BaseDialog :open="open" title="Trouble" @close="emit('close')">
+    <section v-if="ladders.length" class="mb-5">
+      <h3 class="label">A ladder for it, the gentlest way first</h3>
+      <ul class="ruled mt-1"><li v-for="ladder in shown" :key="ladder.id"><button type="button" class="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left font-semibold hover:bg-tint" @click="climb(ladder.id, ladder.title)"><span>{{ t(ladder.title) }}</span><span class="figure shrink-0 text-sm font-normal text-quiet">{{ ladder.rungs.length }} rungs</span></button></li></ul>
+      <button v-if="shown.length < ladders.length" type="button" class="min-h-11 underline" @click="all = true">{{ ladders.length - shown.length }} more</button>
+    </section>
     <form class="grid gap-4" @submit.prevent="submit">
       <div>
         <label class="label" for="trouble-text">What will not go</label>

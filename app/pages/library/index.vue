@@ -14,8 +14,10 @@ const lines = ref<PackLine[]>([])
       <p v-if="!garage.garage" role="status">Fetching the garage</p>
       <div v-else class="grid gap-12">
         <PackList @loaded="loaded => { lines = loaded }" />
+        <WrenchShelf />
         <SchoolDefaults :lines="lines" />
         <GarageHours />
+        <GarageMoney />
       </div>
     </main>
   </div>

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, inArray, max } from 'drizzle-orm'
 import type { JobEvent, JobSummary } from '../../../core/job'
 import type { Executor } from '../client'
-import { job, jobEvent, jobSummary } from '../schema'
+import { job, jobEvent, jobSummary, openOrder } from '../schema'
 
 type EventRow = typeof jobEvent.$inferSelect
 
@@ -52,6 +52,11 @@ export function jobQueries(db: Executor, garageId: string) {
       const row = { summary, lastSeq, status: summary.status }
       await db.insert(jobSummary).values({ jobId: summary.jobId, garageId, ...row })
         .onConflictDoUpdate({ target: jobSummary.jobId, set: row })
+    },
+    /** Which orders of a job are still to come. */
+    async keepOrders(jobId: string, orderIds: string[]) {
+      await db.delete(openOrder).where(and(eq(openOrder.garageId, garageId), eq(openOrder.jobId, jobId)))
+      if (orderIds.length > 0) await db.insert(openOrder).values(orderIds.map(orderId => ({ orderId, garageId, jobId })))
     },
     async summaries(): Promise<JobSummary[]> {
       const rows = await db.select({ summary: jobSummary.summary }).from(jobSummary)

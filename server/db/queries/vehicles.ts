@@ -1,8 +1,8 @@
 import { and, asc, eq } from 'drizzle-orm'
 import type { NewVehicle } from '../../../contracts/jobs'
-import type { Figure } from '../../../core/fasteners'
+import type { FastenerFacts, Figure } from '../../../core/fasteners'
 import type { Executor } from '../client'
-import { vehicle, vehicleFigure } from '../schema'
+import { vehicle, vehicleFastener, vehicleFigure } from '../schema'
 
 const shown = { id: vehicle.id, name: vehicle.name, make: vehicle.make, model: vehicle.model, year: vehicle.year, customer: vehicle.customer, gears: vehicle.gears }
 
@@ -21,14 +21,24 @@ export function vehicleQueries(db: Executor, garageId: string) {
     },
     async figures(vehicleId: string): Promise<Figure[]> {
       const rows = await db.select().from(vehicleFigure).where(and(eq(vehicleFigure.garageId, garageId), eq(vehicleFigure.vehicleId, vehicleId)))
-      return rows.map(row => ({ group: row.group, torqueNm: row.torqueNm, sourceKind: 'vehicle-book', reference: row.reference }))
+      return rows.map(row => ({ group: row.group, torqueNm: row.torqueNm, sourceKind: 'vehicle-book', reference: row.reference, ...row.spec, entered: { by: row.enteredBy, at: row.enteredAt.toISOString() } }))
+    },
+    async fasteners(vehicleId: string): Promise<{ group: string, fastener: FastenerFacts }[]> {
+      return db.select({ group: vehicleFastener.group, fastener: vehicleFastener.fastener }).from(vehicleFastener)
+        .where(and(eq(vehicleFastener.garageId, garageId), eq(vehicleFastener.vehicleId, vehicleId)))
+    },
+    /** Keeps what a vehicle's fasteners are for the next job on it. */
+    async keepFastener(vehicleId: string, group: string, fastener: FastenerFacts) {
+      await db.insert(vehicleFastener).values({ garageId, vehicleId, group, fastener })
+        .onConflictDoUpdate({ target: [vehicleFastener.vehicleId, vehicleFastener.group], set: { fastener } })
     },
     /** Keeps a figure of the vehicle's book for the next job on it; a newer one replaces it. */
     async keepFigure(vehicleId: string, figure: Figure, enteredBy: string) {
-      const { group, torqueNm, reference } = figure
+      const { group, torqueNm, reference, stages, pattern, condition, renew } = figure
+      const spec = { ...(stages ? { stages } : {}), ...(pattern ? { pattern } : {}), ...(condition ? { condition } : {}), ...(renew ? { renew } : {}) }
       await db.insert(vehicleFigure)
-        .values({ id: crypto.randomUUID(), garageId, vehicleId, group, torqueNm, reference, enteredBy })
-        .onConflictDoUpdate({ target: [vehicleFigure.vehicleId, vehicleFigure.group], set: { torqueNm, reference, enteredBy, enteredAt: new Date() } })
+        .values({ id: crypto.randomUUID(), garageId, vehicleId, group, torqueNm, reference, spec, enteredBy })
+        .onConflictDoUpdate({ target: [vehicleFigure.vehicleId, vehicleFigure.group], set: { torqueNm, reference, spec, enteredBy, enteredAt: new Date() } })
     },
   }
 }

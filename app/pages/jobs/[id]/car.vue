@@ -4,6 +4,7 @@ import type { ItemState } from '../../../../core/packs'
 
 const { state, next } = useJob()
 const t = useTerms()
+const route = useRoute()
 const groups: { state: ItemState, title: string }[] = [
   { state: 'propped', title: 'Holds, hangs or props' }, { state: 'open', title: 'Open' }, { state: 'slack', title: 'Slack' },
   { state: 'unplugged', title: 'Unplugged' }, { state: 'off', title: 'Off' },
@@ -16,7 +17,9 @@ const facts = computed(() => state.value.procedure?.facts.filter(fact => state.v
 </script>
 
 <template>
-  <SheetWithMargin margin-title="Coming back to it">
+  <MatingView v-if="route.query.at === 'mating' && state.procedure?.bench.mating" />
+  <SheetWithMargin v-else margin-title="Coming back to it">
+    <CarHead />
     <h1 class="text-2xl">{{ total === 0 ? 'The car is whole' : `${total} pieces are not as they leave the garage` }}</h1>
     <CarGlyph :car="state.car" :parts="changedParts(state)" class="mt-4 w-full max-w-xl" />
     <div class="mt-6 grid gap-x-8 gap-y-5 md:grid-cols-2">

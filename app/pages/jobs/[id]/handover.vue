@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { openBeforeHandover, pumpVerdict } from '../../../../core/job'
+import { boltName } from '../../../../core/fasteners'
+import { jobFigure, openBeforeHandover, pumpVerdict } from '../../../../core/job'
 import { sourceLabel } from '../../../lib/sources'
 import { symptomLabel } from '../../../lib/symptoms'
+import { boltVerdicts } from '../../../lib/verdicts'
 
 /** The page the customer takes along: what was done, with which figures, what was measured, what was left. */
 const { state, path } = useJob()
@@ -11,10 +13,12 @@ const units = useUnits()
 const garage = useGarageStore()
 const operations = computed(() => state.value.procedure?.operations ?? [])
 const titleOf = (stepId: string) => t(operations.value.find(operation => operation.id === stepId)?.title ?? stepId)
+const tightened = (group: string) => state.value.runs.findLast(run => run.group === group && run.dropped === null && !run.loosens) ?? null
+const broken = computed(() => Object.values(state.value.boards).flatMap(board => board.bolts.filter(bolt => bolt.condition === 'sheared' || bolt.condition === 'stripped' || bolt.suspect).map(bolt => `${t(state.value.procedure!.groups.find(group => group.id === board.group)!.name)}, ${boltName(board, bolt)}: ${bolt.suspect ? 'had the load of one that broke' : bolt.condition}`)))
 const figures = computed(() => (state.value.procedure?.groups ?? []).map(group => ({
   group,
-  figure: state.value.runs.findLast(run => run.group === group.id && run.dropped === null)?.figure ?? state.value.figures[group.id]?.at(-1) ?? null,
-  run: state.value.runs.some(run => run.group === group.id && run.dropped === null),
+  figure: tightened(group.id)?.figure ?? jobFigure(state.value, group.id)?.figure ?? null,
+  run: tightened(group.id),
 })))
 const readings = computed(() => {
   const latest = new Map(state.value.readings.map(reading => [`${reading.stepId} ${reading.readingId}`, reading]))
@@ -62,9 +66,9 @@ const printPage = () => window.print()
         <thead class="sr-only"><tr><th>Fasteners</th><th>Figure</th><th>Source</th></tr></thead>
         <tbody class="ruled">
           <tr v-for="{ group, figure, run } in figures" :key="group.id" class="align-top">
-            <td class="py-1 pr-4">{{ t(group.name) }}<span v-if="run" class="block text-sm text-quiet">in passes, every bolt logged</span></td>
+            <td class="py-1 pr-4">{{ t(group.name) }}<span v-if="run" class="block text-sm text-quiet">in passes, every bolt logged<template v-if="run.wrench">, {{ run.wrench.name }}</template><template v-for="stop in run.stops" :key="stop.at">; bolt {{ stop.bolt + 1 }} was stopped: {{ boltVerdicts[stop.verdict].name.toLowerCase() }}, {{ stop.cleared ?? 'open' }}</template></span></td>
             <td class="py-1 pr-4 whitespace-nowrap"><TorqueFigure v-if="figure" :torque-nm="figure.torqueNm" /><span v-else>none named</span></td>
-            <td class="py-1">{{ figure ? `${sourceLabel(figure.sourceKind)}: ${figure.reference}` : 'Tightened without a figure on record' }}</td>
+            <td class="py-1"><strong v-if="figure?.sourceKind === 'computed'">No specification was found. </strong>{{ figure ? `${sourceLabel(figure.sourceKind)}: ${figure.reference}` : 'Tightened without a figure on record' }}<template v-if="figure?.borrowed">. Taken from another group: {{ figure.borrowed.because }}</template></td>
           </tr>
         </tbody>
       </table>
@@ -83,6 +87,7 @@ const printPage = () => window.print()
     <section class="mt-6 break-inside-avoid">
       <h2 class="border-b-2 border-ink pb-1 text-lg">Left as it is</h2>
       <p v-if="left.length === 0" class="mt-1">Nothing. All that was taken off is back on.</p>
+      <ul v-if="broken.length" class="ruled"><li v-for="line in broken" :key="line" class="py-1">{{ line }}</li></ul>
       <ul class="ruled"><li v-for="entry in left" :key="entry.entry" class="py-1">{{ t(entry.name) }}<template v-if="entry.count > 1"> × {{ entry.count }}</template>: {{ entry.reason ?? 'no reason given yet' }}</li></ul>
     </section>
 

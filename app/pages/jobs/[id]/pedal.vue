@@ -24,6 +24,6 @@ const forbidden = computed(() => pedalForbidden(state.value)?.because ?? null)
       <li v-for="operation in pedalSteps" :key="operation.id" class="flex gap-3 py-2"><span class="figure w-5" aria-hidden="true">{{ state.done[operation.id] ? '✓' : '' }}</span><span>{{ t(operation.title) }}<span v-if="state.done[operation.id]" class="sr-only">, done</span></span></li>
     </ol>
     <p class="mt-4 text-lg">The pedal is judged among the <NuxtLink :to="path('prove')" class="underline">closing checks</NuxtLink>.</p>
-    <template #margin><p class="text-quiet">If the line has to be opened after all, or bled another way, switch that in the <NuxtLink :to="path('plan')" class="underline">plan</NuxtLink> under How; its steps then stand in the order.</p></template>
+    <template #margin><ReleaseAsked class="mb-5" /><p class="text-quiet">If the line has to be opened after all, or bled another way, switch that in the <NuxtLink :to="path('plan')" class="underline">plan</NuxtLink> under How; its steps then stand in the order.</p></template>
   </SheetWithMargin>
 </template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useWakeLock } from '@vueuse/core'
 import { activityComplete, blockersOf, stepsLeft, stepView } from '../../../../core/job'
 
 const { store, state, next, path } = useJob()
@@ -63,10 +62,7 @@ useKeys({
   'n': () => { dialog.value = 'note' }, 'x': () => { dialog.value = 'trouble' },
   'w': () => { whyOpen.value = !whyOpen.value }, '?': () => { dialog.value = 'keys' },
 })
-const { isSupported, request } = useWakeLock()
-onMounted(() => {
-  if (isSupported.value) void request('screen').catch(() => {})
-})
+useScreenAwake()
 </script>
 
 <template>

@@ -105,12 +105,14 @@ useEventListener(window, 'beforeunload', (event) => { if (changed.value) event.p
   <div>
     <LibraryHead :title="id">
       <NuxtLink to="/library" class="button no-underline">Library</NuxtLink>
-      <a class="button no-underline" :href="`/api/packs/${id}/file`" download>Export</a>
-      <button class="button" :disabled="!stored" @click="duplicate">Duplicate</button>
-      <template v-if="stored && !shipped">
-        <button class="button" @click="removing = true">Remove</button>
-        <button class="button" :disabled="!changed" @click="text = stored.yaml">Back to what is kept</button>
-        <button class="button button-main" :disabled="!changed || saving || (looked && problems.length > 0)" @click="save">{{ saving ? 'Keeping' : 'Keep it' }}</button>
+      <template v-if="stored">
+        <a class="button no-underline" :href="`/api/packs/${id}/file`" download>Export</a>
+        <button class="button" @click="duplicate">Duplicate</button>
+        <template v-if="!shipped">
+          <button class="button" @click="removing = true">Remove</button>
+          <button class="button" :disabled="!changed" @click="text = stored.yaml">Back to what is kept</button>
+          <button class="button button-main" :disabled="!changed || saving || (looked && problems.length > 0)" @click="save">{{ saving ? 'Keeping' : 'Keep it' }}</button>
+        </template>
       </template>
     </LibraryHead>
     <SheetWithMargin v-model:open="marginOpen" :margin-title="looked && problems.length ? `${problems.length} wrong` : 'The plan it makes'">

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { line as linePath, scaleLinear } from 'd3'
+import type { SheetValues } from '../../../../core/bench'
+import { shaftLine } from '../../../../core/driveline'
+
+/** The shaft line in side view, its angles five times too large, and the ripple it leaves through one turn. */
+const props = defineProps<{ values: SheetValues }>()
+const number = (id: string, usual: number) => {
+  const value = props.values[id]
+  return value?.kind === 'number' && value.entry.value !== null ? value.entry.value : usual
+}
+const members = computed(() => (['box', 'shaft', 'axle'] as const).map((id, index) => ({ id, pitchDeg: number(id, [2, 4, 2][index]!), yawDeg: number(`${id}-aside`, 0) })))
+const shafts = computed(() => {
+  try {
+    return shaftLine(members.value)
+  }
+  catch {
+    return null
+  }
+})
+const LENGTHS = [70, 150, 60]
+const points = computed(() => members.value.reduce<[number, number][]>((list, member, index) => {
+  const [x, y] = list.at(-1)!
+  const angle = member.pitchDeg * 5 * Math.PI / 180
+  return [...list, [x + LENGTHS[index]! * Math.cos(angle), y + LENGTHS[index]! * Math.sin(angle)]]
+}, [[20, 36]]))
+const ripple = computed(() => {
+  if (!shafts.value) return ''
+  const most = Math.max(0.005, ...shafts.value.ripple.map(point => Math.abs(point.ratio - 1)))
+  const [x, y] = [scaleLinear([0, 360], [20, 300]), scaleLinear([-most, most], [238, 172])]
+  return linePath<{ shaftAngleDeg: number, ratio: number }>(point => x(point.shaftAngleDeg), point => y(point.ratio - 1))(shafts.value.ripple) ?? ''
+})
+</script>
+
+<template>
+  <DrawingFrame label="Shaft line in side view with its angles five times too large, and under it the speed ripple through one turn">
+    <path :d="`M${points.map(point => point.map(each => each.toFixed(1)).join(' ')).join(' L')}`" stroke-width="7" stroke="var(--line)" />
+    <circle v-for="(point, index) in points.slice(1, -1)" :key="index" :cx="point[0]" :cy="point[1]" r="9" fill="var(--action)" stroke="none" />
+    <text v-for="(joint, index) in shafts?.joints ?? []" :key="joint.rear" :x="points[index + 1]![0]" :y="points[index + 1]![1] + 30" text-anchor="middle">{{ joint.angleDeg.toFixed(1) }}°</text>
+    <text x="20" y="20">box</text><text x="300" y="20" text-anchor="end">axle</text>
+    <line x1="20" x2="300" y1="205" y2="205" class="quiet" stroke-dasharray="4 4" />
+    <path :d="ripple" stroke="var(--attention)" stroke-width="3" />
+    <text x="20" y="160">speed through one turn</text>
+  </DrawingFrame>
+</template>

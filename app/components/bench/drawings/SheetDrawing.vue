@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { Component } from 'vue'
+import type { SheetValues } from '../../../../core/bench'
+import type { SheetDrawing } from '../../../../core/packs'
+import BellDrawing from './BellDrawing.vue'
+import CapacityDrawing from './CapacityDrawing.vue'
+import ConcentricDrawing from './ConcentricDrawing.vue'
+import CoverDrawing from './CoverDrawing.vue'
+import DiscDrawing from './DiscDrawing.vue'
+import FlywheelDrawing from './FlywheelDrawing.vue'
+import FillerDrawing from './FillerDrawing.vue'
+import GuideDrawing from './GuideDrawing.vue'
+import HubsDrawing from './HubsDrawing.vue'
+import LiftDrawing from './LiftDrawing.vue'
+import PilotDrawing from './PilotDrawing.vue'
+import ReleaseDrawing from './ReleaseDrawing.vue'
+import SealDrawing from './SealDrawing.vue'
+import ShaftsDrawing from './ShaftsDrawing.vue'
+import SplinesDrawing from './SplinesDrawing.vue'
+import StandsDrawing from './StandsDrawing.vue'
+import TiltDrawing from './TiltDrawing.vue'
+import ToolDrawing from './ToolDrawing.vue'
+import TwoPlateDrawing from './TwoPlateDrawing.vue'
+
+/** The drawing a sheet names. */
+defineProps<{ drawing: SheetDrawing, values: SheetValues }>()
+const drawings: Record<SheetDrawing, Component> = {
+  'disc': DiscDrawing, 'cover': CoverDrawing, 'flywheel': FlywheelDrawing, 'bell': BellDrawing, 'pilot': PilotDrawing, 'seal': SealDrawing, 'release': ReleaseDrawing,
+  'guide': GuideDrawing, 'concentric': ConcentricDrawing, 'two-plate': TwoPlateDrawing, 'capacity': CapacityDrawing, 'tool': ToolDrawing, 'splines': SplinesDrawing, 'hubs': HubsDrawing,
+  'lift': LiftDrawing, 'stands': StandsDrawing, 'tilt': TiltDrawing, 'shafts': ShaftsDrawing, 'filler': FillerDrawing,
+}
+/** Those that are drawn to what was entered. */
+const toScale = new Set<SheetDrawing>(['disc', 'cover', 'pilot', 'tool', 'splines', 'shafts'])
+</script>
+
+<template>
+  <component :is="drawings[drawing]" v-bind="toScale.has(drawing) ? { values } : {}" />
+</template>

@@ -1,0 +1,6 @@
+export { fieldsAsked, judgeSheet } from './judge-sheet'
+export type { Finding, SheetVerdict } from './judge-sheet'
+export { checkEntry, checkPoints } from './check-entry'
+export { judges } from './judges'
+export type { ComputedFigure, Judge, Judgement } from './judgement'
+export type { DialValue, Entry, FieldValue, SheetValues } from './values'

@@ -1,0 +1,52 @@
+import { correctLine, rippleAcceleration, shaftLine } from '../../driveline'
+import { bottles, drained, syringeStrokes } from '../../fluids'
+import { figure, mm } from '../judgement'
+import type { Judge } from '../judgement'
+
+/** What is felt in the seat, in rad/s². Common practice, no source. */
+const FELT_RAD_S2 = 300
+
+export const driveAngles: Judge = {
+  inputs: { box: 'number', shaft: 'number', axle: 'number', boxAside: 'number', shaftAside: 'number', axleAside: 'number', mount: 'number', tail: 'number', length: 'number', speed: 'number' },
+  needs: ['box', 'shaft', 'axle', 'boxAside', 'shaftAside', 'axleAside', 'mount', 'tail', 'length', 'speed'],
+  judge(given) {
+    const members = (['box', 'shaft', 'axle'] as const).map(id => ({ id, pitchDeg: given.number(id), yawDeg: given.number(`${id}Aside`) }))
+    const line = shaftLine(members)
+    const felt = rippleAcceleration(line.swingDeg, given.number('speed'))
+    const fix = correctLine(members, { mountBehindMm: given.number('mount'), tailBehindMm: given.number('tail'), shaftLengthMm: given.number('length') })
+    const better = fix.after.residualDeg < line.residualDeg - 0.2 && Math.abs(fix.shimMm) >= 1
+    const advice = line.cancels || !better ? '' : ` A shim of ${mm(Math.abs(fix.shimMm), 0)} ${fix.shimMm > 0 ? 'under the rear mount lifts the tail' : 'less under the rear mount lowers the tail'} and leaves ${fix.after.residualDeg.toFixed(1)}°.`
+    return {
+      level: line.joints.some(joint => joint.angleDeg > 5) ? 'renew' : line.cancels ? 'good' : felt > FELT_RAD_S2 ? 'renew' : 'watch',
+      sentence: `${line.because}${advice}`,
+      working: [
+        ...line.joints.map(joint => `joint between ${joint.front} and ${joint.rear}: ${joint.angleDeg.toFixed(2)}°, from both directions in space`),
+        `left over, √|Σ β² e^2iφ|: ${line.residualDeg.toFixed(2)}°; the speed swings from ${line.ripplePercent[0].toFixed(2)} to +${line.ripplePercent[1].toFixed(2)} in 100, twice a turn`,
+        `at ${given.number('speed')} rpm that is ${felt.toFixed(0)} rad/s²`,
+        `the best turn of the box is ${fix.turnDeg.toFixed(1)}°, ${mm(fix.shimMm, 1)} at the mount`,
+      ],
+      figures: [figure('left over', line.residualDeg, '°', 1), figure('shim', fix.shimMm, 'mm', 0)],
+    }
+  },
+}
+
+export const filling: Judge = {
+  inputs: { out: 'number', capacity: 'number', bottle: 'number', shelf: 'number', stroke: 'number' },
+  needs: ['capacity', 'bottle', 'shelf', 'stroke'],
+  judge(given, { of = 'It' }) {
+    const capacity = given.number('capacity')
+    const out = given.maybe('out')
+    const bought = bottles({ needMl: capacity, sizes: [{ ml: given.number('bottle') }], onShelfMl: given.number('shelf') })
+    const report = out === undefined ? null : drained({ outMl: out, capacityMl: capacity })
+    const count = bought.bottles[0]?.count ?? 0
+    return {
+      level: report?.low ? 'watch' : 'good',
+      sentence: `${report?.low ? `${report.because} ` : ''}${of} takes ${capacity} ml: ${count === 0 ? 'the shelf holds enough' : `${count} ${count === 1 ? 'bottle' : 'bottles'} to buy, ${bought.leftMl} ml left over`}, ${syringeStrokes(capacity, given.number('stroke'))} strokes of the syringe.`,
+      working: [
+        `${capacity} ml − ${given.number('shelf')} ml on the shelf, in bottles of ${given.number('bottle')} ml, bought whole = ${bought.boughtMl} ml`,
+        ...(out === undefined ? [] : [`out: ${out} of ${capacity} ml = ${Math.round(out / capacity * 100)} in 100`]),
+      ],
+      figures: [figure('bottles', count, '', 0)],
+    }
+  },
+}

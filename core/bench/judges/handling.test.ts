@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import type { JudgeKind, Sheet, SheetField } from '../../packs'
+import { judgeSheet } from '..'
+import type { FieldValue } from '..'
+
+/** A sheet of one computation, every input a number of its own name. */
+function findingOf(kind: JudgeKind, values: Record<string, number>) {
+  const sheet: Sheet = {
+    id: 's', title: 'S', row: 'handle', drawing: 'lift', steps: ['x'], when: [], look: [], schools: [],
+    fields: Object.keys(values).map((id): SheetField => ({ id, name: id, kind: 'number', unit: '', low: -1e6, high: 1e6, when: [] })),
+    judges: [{ kind, of: 'It', inputs: Object.fromEntries(Object.keys(values).map(id => [id, id])), when: [] }],
+  }
+  const entries = Object.entries(values).map(([id, value]): [string, FieldValue] => [id, { kind: 'number', entry: { entered: String(value), value } }])
+  return judgeSheet(sheet, Object.fromEntries(entries)).findings[0]!
+}
+
+describe('weight and room', () => {
+  const lift = { horizontal: 500, vertical: 350, travel: 350, turn: 30 }
+  it('says who lifts: one, two, or the jack', () => {
+    expect(findingOf('hands-or-jack', { ...lift, mass: 5 })).toMatchObject({ level: 'good' })
+    expect(findingOf('hands-or-jack', { ...lift, mass: 12 })).toMatchObject({ level: 'watch', sentence: expect.stringContaining('Two people') })
+    expect(findingOf('hands-or-jack', { ...lift, mass: 42 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('The jack carries it') })
+  })
+  const car = { car: 1400, front: 60, wheelbase: 2600, track: 1500, standFromAxle: 400, standApart: 1100, part: 45, partFromAxle: -100, partAside: -300 }
+  it('loads stands against their plates', () => {
+    expect(findingOf('stand-loads', { ...car, rating: 2000 }).level).toBe('good')
+    expect(findingOf('stand-loads', { ...car, rating: 300 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('more than it is rated for') })
+  })
+  it('finds stands that are too low, and a tail that cannot go down far enough', () => {
+    const room = { box: 380, saddle: 140, edge: 240, edgeFromAxle: 3300, liftFromAxle: 2200, rises: 0, lowest: 280, point: 200 }
+    expect(findingOf('room-under', { ...room, highest: 420 }).level).toBe('good')
+    expect(findingOf('room-under', { ...room, highest: 380 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('Taller stands') })
+    const tilt = { tail: 1000, boltsBehind: 350, boltsAbove: 250, wanted: 30, topBehind: 150, topAbove: 400 }
+    expect(findingOf('engine-tilt', { ...tilt, room: 80 }).level).toBe('good')
+    expect(findingOf('engine-tilt', { ...tilt, room: 10 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('Free it first') })
+  })
+})
+
+describe('driveline and oil', () => {
+  const straight = { boxAside: 0, shaftAside: 0, axleAside: 0, mount: 800, tail: 950, length: 1400, speed: 3000 }
+  it('lets parallel ends pass and offers a shim where they are not', () => {
+    expect(findingOf('drive-angles', { ...straight, box: 2, shaft: 4.5, axle: 2 }).level).toBe('good')
+    expect(findingOf('drive-angles', { ...straight, box: 4, shaft: 6, axle: 2 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('under the rear mount lifts the tail') })
+  })
+  it('buys whole bottles and says when the box ran low', () => {
+    const oil = { capacity: 1900, bottle: 1000, shelf: 0, stroke: 500 }
+    expect(findingOf('filling', oil)).toMatchObject({ level: 'good', sentence: expect.stringContaining('2 bottles to buy, 100 ml left over, 4 strokes') })
+    expect(findingOf('filling', { ...oil, out: 1200 })).toMatchObject({ level: 'watch', sentence: expect.stringContaining('Only 63 in 100') })
+  })
+})

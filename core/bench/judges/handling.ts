@@ -1,0 +1,105 @@
+import { clearance, liftingIndex, standLoads, tiltWindow } from '../../handling'
+import { figure, mm } from '../judgement'
+import type { Judge } from '../judgement'
+
+/** From here on a lift is for two, or for a jack. */
+const ALONE = 1
+
+export const handsOrJack: Judge = {
+  inputs: { mass: 'number', horizontal: 'number', vertical: 'number', travel: 'number', turn: 'number' },
+  needs: ['mass', 'horizontal', 'vertical', 'travel', 'turn'],
+  judge(given, { of = 'It' }) {
+    const lift = {
+      horizontalCm: given.number('horizontal') / 10, verticalCm: given.number('vertical') / 10, travelCm: given.number('travel') / 10,
+      asymmetryDeg: given.number('turn'), liftsPerMinute: 0.2, durationHours: 1, coupling: 'poor' as const,
+    }
+    const massKg = given.number('mass')
+    const alone = liftingIndex({ ...lift, massKg })
+    const two = liftingIndex({ ...lift, massKg: massKg / 2 })
+    const who = alone.index <= ALONE ? 'alone' : two.index <= ALONE ? 'two' : 'jack'
+    const { multipliers } = alone
+    return {
+      level: who === 'alone' ? 'good' : who === 'two' ? 'watch' : 'renew',
+      sentence: {
+        alone: `${of}: ${massKg} kg is within the ${alone.limitKg.toFixed(1)} kg that one person may lift so.`,
+        two: `${of}: ${massKg} kg is ${alone.index.toFixed(1)} times what one person may lift so (${alone.limitKg.toFixed(1)} kg). Two people, or the jack.`,
+        jack: `${of}: ${massKg} kg is ${Number.isFinite(alone.index) ? `${alone.index.toFixed(1)} times` : 'beyond'} what one person may lift so (${alone.limitKg.toFixed(1)} kg), too much for two as well. The jack carries it, hands only steer.`,
+      }[who],
+      working: [
+        `limit: 23.1 kg × ${multipliers.horizontal.toFixed(2)} reach × ${multipliers.vertical.toFixed(2)} height × ${multipliers.distance.toFixed(2)} way × ${multipliers.asymmetry.toFixed(2)} turn × ${multipliers.frequency.toFixed(2)} often × ${multipliers.coupling.toFixed(2)} grip = ${alone.limitKg.toFixed(1)} kg`,
+        'revised NIOSH lifting equation, 1994; made for standing and two hands, so lying under a car it flatters',
+        'grip taken as poor: a box has no handles',
+      ],
+      figures: [figure('index', alone.index, '', 1), figure('limit', alone.limitKg, 'kg', 1)],
+    }
+  },
+}
+
+const levelOf = { safe: 'good', near: 'watch', no: 'renew' } as const
+
+export const onStands: Judge = {
+  inputs: { car: 'number', front: 'number', wheelbase: 'number', track: 'number', standFromAxle: 'number', standApart: 'number', rating: 'number', part: 'number', partFromAxle: 'number', partAside: 'number' },
+  needs: ['car', 'front', 'wheelbase', 'track', 'standFromAxle', 'standApart', 'rating', 'part', 'partFromAxle', 'partAside'],
+  judge(given) {
+    const stand = (id: string, side: number) => ({ id, xMm: given.number('standFromAxle'), yMm: side * given.number('standApart') / 2, ratingKg: given.number('rating') })
+    const report = standLoads({
+      carKg: given.number('car'), frontShare: given.number('front') / 100, wheelbaseMm: given.number('wheelbase'), trackMm: given.number('track'), wheelsDown: ['rear'],
+      stands: [stand('left', -1), stand('right', 1)], removed: [{ id: 'part', massKg: given.number('part'), xMm: given.number('partFromAxle'), yMm: given.number('partAside') }],
+    })
+    const kg = (value: number) => `${Math.round(value)} kg`
+    return {
+      level: levelOf[report.verdict],
+      sentence: `${report.because} Each stand holds ${kg(Math.max(...report.stands.map(entry => entry.beforeKg)))} before and ${kg(Math.max(...report.stands.map(entry => entry.afterKg)))} after.`,
+      working: [
+        `axles: ${report.axles.before.map(kg).join(' front, ')} rear before; ${report.axles.after.map(kg).join(' front, ')} rear after`,
+        `the balance point moves ${mm(Math.abs(report.shiftMm), 0)} to the ${report.shiftMm >= 0 ? 'rear' : 'front'} and stays ${mm(report.insideMm[1], 0)} inside its supports`,
+        ...report.stands.map(entry => `${entry.id}: ${kg(entry.beforeKg)} before, ${kg(entry.afterKg)} after, of ${kg(entry.ratingKg)} on its plate`),
+        'two stands at the front, rear wheels down; the maker’s lifting points, the plates and local rules go before this',
+      ],
+      figures: [figure('at most', Math.max(...report.stands.map(entry => entry.share)) * 100, 'in 100 of its rating', 0)],
+    }
+  },
+}
+
+export const roomUnder: Judge = {
+  inputs: { box: 'number', saddle: 'number', edge: 'number', edgeFromAxle: 'number', liftFromAxle: 'number', rises: 'number', lowest: 'number', highest: 'number', point: 'number' },
+  needs: ['box', 'saddle', 'edge', 'edgeFromAxle', 'liftFromAxle', 'rises', 'lowest', 'highest', 'point'],
+  judge(given) {
+    const found = clearance({
+      boxHeightMm: given.number('box'), saddleMm: given.number('saddle'), edgeMm: given.number('edge'), edgeFromAxleMm: given.number('edgeFromAxle'), liftFromAxleMm: given.number('liftFromAxle'),
+      groundRisesMm: given.number('rises'), standRangeMm: [given.number('lowest'), given.number('highest')], liftPointMm: given.number('point'),
+    })
+    return {
+      level: found.verdict === 'low-stands' ? 'renew' : 'good',
+      sentence: found.because.replaceAll(/(\d+) mm/g, '$1 mm'),
+      working: [
+        `wanted under the edge: ${given.number('box')} mm box + ${given.number('saddle')} mm jack + ${given.number('rises')} mm rise of the ground + 30 mm air = ${mm(found.neededMm, 0)}`,
+        `the car turns about the axle that stays down: the lifting point goes up by ${mm(found.liftMm, 0)}`,
+        `stands at ${mm(found.standMm, 0)}, between ${given.number('lowest')} mm and ${given.number('highest')} mm`,
+      ],
+      figures: [figure('stands at', found.standMm, 'mm', 0)],
+    }
+  },
+}
+
+export const engineTilt: Judge = {
+  inputs: { tail: 'number', boltsBehind: 'number', boltsAbove: 'number', wanted: 'number', topBehind: 'number', topAbove: 'number', room: 'number' },
+  needs: ['tail', 'boltsBehind', 'boltsAbove', 'wanted', 'topBehind', 'topAbove', 'room'],
+  judge(given) {
+    const found = tiltWindow(given.number('tail'), [
+      { name: 'the upper bolts', xMm: given.number('boltsBehind'), yMm: given.number('boltsAbove'), along: 'y', wantedMm: given.number('wanted') },
+      { name: 'the top of the engine', xMm: given.number('topBehind'), yMm: given.number('topAbove'), along: 'x', roomMm: given.number('room') },
+    ])
+    const closed = found.enoughMm === null || found.enoughMm >= found.tooFarMm
+    return {
+      level: closed ? 'renew' : found.tooFarMm - found.enoughMm! < 15 ? 'watch' : 'good',
+      sentence: found.because,
+      working: [
+        `the tail goes down ${mm(given.number('tail'), 0)} behind the mounts; engine and box turn about them as one`,
+        ...(found.enoughMm === null ? [] : [`the upper bolts come down by ${mm(given.number('wanted'), 0)} when the tail is ${mm(found.enoughMm, 0)} lower`]),
+        `the top reaches the bulkhead when it is ${mm(found.tooFarMm, 0)} lower`,
+      ],
+      figures: [...(found.enoughMm === null ? [] : [figure('enough', found.enoughMm, 'mm', 0)]), figure('too far', found.tooFarMm, 'mm', 0)],
+    }
+  },
+}

@@ -1,0 +1,23 @@
+/** One measure of a part, old and new. */
+export interface MeasurePair { name: string, old: number, new: number, unit: string, /** May differ by this much. */ within: number, /** What a difference means. */ because: string }
+
+export interface PartMatch {
+  verdict: 'same' | 'differs' | 'wrong-kit'
+  /** Measures that differ, the worst first. */
+  differs: (MeasurePair & { by: number })[]
+  because: string
+}
+
+/**
+ * Lays a new part against the old one by its measures. A single size that is off may be a later version of the part;
+ * a count that is off, or two sizes, is another kit.
+ * @param pairs every measure taken of both; a pair with `within: 0` is a count
+ */
+export function matchParts(pairs: MeasurePair[]): PartMatch {
+  const differs = pairs.map(pair => ({ ...pair, by: pair.new - pair.old }))
+    .filter(pair => Math.abs(pair.by) > pair.within + 1e-9)
+    .sort((a, b) => Math.abs(b.by) / (b.within || 0.01) - Math.abs(a.by) / (a.within || 0.01))
+  const verdict = differs.length === 0 ? 'same' : differs.length > 1 || differs.some(pair => pair.within === 0) ? 'wrong-kit' : 'differs'
+  const said = differs.map(pair => `${pair.name}: ${pair.new} ${pair.unit} against ${pair.old} ${pair.unit}. ${pair.because}`.replaceAll('  ', ' '))
+  return { verdict, differs, because: differs.length === 0 ? `${pairs.length === 1 ? 'The one measure agrees' : `All ${pairs.length} measures agree`}.` : said.join(' ') }
+}

@@ -1,0 +1,8 @@
+export { jointAngle, shaftVector } from './joint-angle'
+export type { ShaftDirection } from './joint-angle'
+export { speedRipple } from './speed-ripple'
+export { rippleAcceleration, shaftLine } from './shaft-line'
+export type { LineJoint, LineMember, ShaftLine } from './shaft-line'
+export { mountShim } from './mount-shim'
+export { correctLine } from './correct-line'
+export type { LineCorrection } from './correct-line'

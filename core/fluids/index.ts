@@ -1,0 +1,4 @@
+export { bottles } from './bottles'
+export type { BottleChoice, BottleSize } from './bottles'
+export { drained, syringeStrokes } from './drained'
+export type { DrainReport } from './drained'

@@ -1,0 +1,8 @@
+export { boltCard, cardLabel, holeMm } from './bolt-card'
+export type { CardText } from './bolt-card'
+export { bagLabels } from './bag-labels'
+export type { BagLabel } from './bag-labels'
+export { tiledSheets, OVERLAP_MM, SCALE_BAR_MM } from './tiled-sheets'
+export { drawingSvg } from './drawing-svg'
+export { papers } from './drawing'
+export type { Drawing, Paper, Shape, Sheet } from './drawing'

@@ -1,0 +1,26 @@
+import type { BenchData, Sheet } from './sheet-types'
+import type { When } from './types'
+
+/** A bench with nothing on it. */
+export const noBench: BenchData = { sheets: [], orientations: [], oldParts: [], reachable: [] }
+
+/**
+ * What of the bench belongs to a job or a layout: whatever names none of its steps is left out, and steps it lacks are no longer named.
+ * @param has whether there is such a step
+ * @param keep gives back what applies, with what is left of its `when`, or nothing
+ */
+export function benchOf(bench: BenchData, has: (step: string) => boolean, keep: <T extends { when: When }>(thing: T) => T[]): BenchData {
+  return {
+    sheets: bench.sheets.filter(sheet => sheet.steps.some(has)).flatMap(keep).map((sheet): Sheet => ({
+      ...sheet,
+      steps: sheet.steps.filter(has),
+      fields: sheet.fields.filter(field => !field.steps || field.steps.some(has)).flatMap(keep).map(({ reading, ...field }) => reading && has(reading.step) ? { ...field, reading } : field),
+      judges: sheet.judges.flatMap(keep),
+      ...(sheet.ways ? { ways: sheet.ways } : {}),
+    })),
+    orientations: bench.orientations.filter(entry => entry.off.some(has) || entry.back.some(has)).map(entry => ({ ...entry, off: entry.off.filter(has), back: entry.back.filter(has) })),
+    oldParts: bench.oldParts.filter(entry => entry.off.some(has)).map(entry => ({ ...entry, off: entry.off.filter(has), until: entry.until.filter(has) })),
+    ...(bench.mating && has(bench.mating.step) ? { mating: bench.mating } : {}),
+    reachable: bench.reachable.filter(entry => entry.reachedBy.some(has)).map(entry => ({ ...entry, reachedBy: entry.reachedBy.filter(has) })),
+  }
+}

@@ -1,0 +1,1 @@
+export default defineRoute(() => useStore(sessionGarage()).wrenches.list())

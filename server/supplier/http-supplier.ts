@@ -1,0 +1,33 @@
+import type { ZodType } from 'zod'
+import { orderAnswer, quotesAnswer } from '../../contracts/supplier'
+import { SupplierError } from './supplier'
+import type { PartsSupplier } from './supplier'
+
+/** Longer than this a mechanic does not wait. */
+const PATIENCE_MS = 4000
+
+/** A supplier that is asked over HTTP and answers in JSON, as the stand-in does. */
+export function httpSupplier(base: string): PartsSupplier {
+  async function ask<T>(schema: ZodType<T>, path: string, body?: object): Promise<T> {
+    let response: Response
+    try {
+      response = await fetch(new URL(path, base), {
+        signal: AbortSignal.timeout(PATIENCE_MS),
+        ...(body ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
+      })
+    }
+    catch (error) {
+      throw new SupplierError((error as Error).name === 'TimeoutError' ? 'The supplier is slow today and did not answer in time.' : 'The supplier does not answer.')
+    }
+    const answer: unknown = await response.json().catch(() => null)
+    if (!response.ok) throw new SupplierError((answer as { reason?: string } | null)?.reason ? `The supplier says: ${(answer as { reason: string }).reason}` : `The supplier refused (${response.status}).`)
+    const read = schema.safeParse(answer)
+    if (!read.success) throw new SupplierError('The supplier’s answer cannot be read.')
+    return read.data
+  }
+  return {
+    quotes: (car, partIds) => ask(quotesAnswer, `quotes?${new URLSearchParams({ car, parts: partIds.join(',') }).toString()}`),
+    order: (key, car, partId, count) => ask(orderAnswer, 'orders', { key, car, partId, count }),
+    state: orderNo => ask(orderAnswer, `orders/${encodeURIComponent(orderNo)}`),
+  }
+}

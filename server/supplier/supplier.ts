@@ -1,0 +1,16 @@
+import type { OrderAnswer, QuotesAnswer } from '../../contracts/supplier'
+
+/** Where parts come from. Another supplier is another implementation; nothing else of Eldrin knows which one it is. */
+export interface PartsSupplier {
+  /** Price, stock and day of each part for a car; parts it does not sell are left out. */
+  quotes: (car: string, partIds: string[]) => Promise<QuotesAnswer>
+  /** Orders a part. The key makes the same order asked twice one order. */
+  order: (key: string, car: string, partId: string, count: number) => Promise<OrderAnswer>
+  /** How an order stands. */
+  state: (orderNo: string) => Promise<OrderAnswer>
+}
+
+/** The supplier did not answer, not in time, or not in a way that can be read. */
+export class SupplierError extends Error {
+  override name = 'SupplierError'
+}

@@ -1,0 +1,110 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { reduceJob } from '../../core/job'
+import { forGarage } from '../../server/db/for-garage'
+import { watchOrders } from '../../server/order-watch'
+import { httpSupplier } from '../../server/supplier/http-supplier'
+import { SupplierError } from '../../server/supplier/supplier'
+import { startSupplier } from '../../stand-ins/supplier/server'
+import { startApp } from '../support/app'
+import type { RunningApp } from '../support/app'
+import { freshDatabase } from '../support/database'
+import type { TestDatabase } from '../support/database'
+import { garageId, newJobRequest, personId } from '../support/requests'
+
+let database: TestDatabase
+let supplier: Awaited<ReturnType<typeof startSupplier>>
+let app: RunningApp
+let jobId: string
+beforeAll(async () => {
+  database = await freshDatabase()
+  supplier = await startSupplier({ port: 0, seed: 7 })
+  app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: `http://127.0.0.1:${supplier.port}`, ELDRIN_ORDER_WATCH_SECONDS: '3600' })
+  const request = newJobRequest({ options: { slave: 'opened', flywheel: 'new' } })
+  jobId = request.id
+  await call('POST', '/api/jobs', request)
+})
+afterAll(async () => {
+  await app.kill()
+  await supplier.close()
+  await database.drop()
+})
+
+interface Answer<T> { status: number, body: T & { data?: { issues?: { path: string, reason: string }[] } } }
+async function call<T = Record<string, unknown>>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
+  const response = await fetch(app.base + path, { method, ...(body ? { body: JSON.stringify(body) } : {}), headers: { 'content-type': 'application/json' } })
+  return { status: response.status, body: await response.json() as Answer<T>['body'] }
+}
+const hand = (path: string, body: object = {}) => fetch(`http://127.0.0.1:${supplier.port}/hand/${path}`, { method: 'POST', body: JSON.stringify(body) })
+const state = async () => reduceJob(await forGarage(database.db, garageId).jobs.events(jobId))
+const ordering = (partId: string, id = crypto.randomUUID()) => ({ id, partId, count: 1, personId, deviceId: 'test', at: new Date().toISOString() })
+const line = async () => (await call<{ jobId: string, dueParts: { at: string }[] }[]>('GET', '/api/jobs')).body.find(entry => entry.jobId === jobId)!
+const ask = <T>(question: (of: ReturnType<typeof httpSupplier>) => Promise<T>) => question(httpSupplier(`http://127.0.0.1:${supplier.port}/`))
+
+describe('the parts supplier', () => {
+  it('quotes every part of the job that it sells, the same for the same car', async () => {
+    const [first, again] = [await call<{ quotes: { partId: string, priceEach: number, arrivesAt: string }[] }>('GET', `/api/jobs/${jobId}/quotes`), await call<{ quotes: unknown[] }>('GET', `/api/jobs/${jobId}/quotes`)]
+    expect(first.status).toBe(200)
+    expect(again.body.quotes).toEqual(first.body.quotes)
+    const { procedure } = await state()
+    const quoted = new Set(first.body.quotes.map(quote => quote.partId))
+    for (const part of procedure!.parts) expect(quoted.has(part.id), part.id).toBe(true)
+    for (const part of procedure!.bench.reachable) expect(quoted.has(part.part), part.part).toBe(true)
+  })
+  it('takes an order once, however often it is asked, and the day holds in plan and Yard', async () => {
+    const request = ordering('flywheel')
+    const [first, again] = [await call<{ accepted: unknown }>('POST', `/api/jobs/${jobId}/orders`, request), await call<{ accepted: unknown }>('POST', `/api/jobs/${jobId}/orders`, request)]
+    expect(first.status).toBe(200)
+    expect(again.body.accepted).toEqual(first.body.accepted)
+    const now = await state()
+    expect(now.orders).toMatchObject([{ partId: 'flywheel', count: 1 }])
+    expect(now.circumstances.arrivals).toEqual([{ partId: 'flywheel', at: now.orders[0]!.arrivesAt }])
+    expect((await line()).dueParts).toMatchObject([{ at: now.orders[0]!.arrivesAt }])
+    const other = await call('POST', `/api/jobs/${jobId}/orders`, ordering('flywheel'))
+    expect([other.status, other.body.data?.issues?.[0]?.path]).toEqual([409, 'partId'])
+  })
+  it('tells of another day, which moves the job without anybody looking', async () => {
+    const before = (await state()).orders[0]!
+    await hand(`orders/${before.orderNo}/later`)
+    expect(await watchOrders(database.db, ask)).toBe(1)
+    const after = await state()
+    expect(Date.parse(after.orders[0]!.arrivesAt) - Date.parse(before.arrivesAt)).toBe(86_400_000)
+    expect(after.orders[0]!.moves).toMatchObject([{ because: 'The maker is late.' }])
+    expect((await line()).dueParts).toMatchObject([{ at: after.orders[0]!.arrivesAt }])
+    expect(await watchOrders(database.db, ask)).toBe(0)
+  })
+  it('asks in one process only while another is at it', async () => {
+    const [one, other] = await Promise.all([watchOrders(database.db, async question => { await new Promise(done => setTimeout(done, 300)); return ask(question) }), new Promise(done => setTimeout(done, 80)).then(() => watchOrders(database.db, () => { throw new Error('two at once') }))])
+    expect([one, other]).toEqual([0, 0])
+  })
+  it('says when it is delivered, and then nobody asks after it any more', async () => {
+    await hand(`orders/${(await state()).orders[0]!.orderNo}/delivered`)
+    expect((await call<{ changed: number }>('POST', `/api/jobs/${jobId}/orders/check`)).body.changed).toBe(1)
+    expect((await state()).orders[0]!.cameAt).not.toBeNull()
+    expect((await state()).circumstances.arrivals).toEqual([])
+    expect(await database.sql`select * from open_order`).toHaveLength(0)
+  })
+  it('down, it is said so, and nothing is written; a watch lives through it', async () => {
+    const partId = (await state()).procedure!.parts.find(part => part.id !== 'flywheel')!.id
+    await call('POST', `/api/jobs/${jobId}/orders`, ordering(partId))
+    const before = (await state()).lastSeq
+    await hand('mood', { mood: 'down' })
+    const refused = await call('GET', `/api/jobs/${jobId}/quotes`)
+    expect([refused.status, refused.body.data?.issues?.[0]]).toEqual([503, { path: 'supplier', reason: 'The supplier says: We are closed for stock-taking.' }])
+    expect((await call('POST', `/api/jobs/${jobId}/orders`, ordering('clutch-kit'))).status).toBe(503)
+    expect((await call('POST', `/api/jobs/${jobId}/orders/check`)).status).toBe(503)
+    expect((await state()).lastSeq).toBe(before)
+    await hand('mood', { mood: 'well' })
+    expect((await call('GET', `/api/jobs/${jobId}/quotes`)).status).toBe(200)
+  })
+  it('slow, it is not waited for longer than a mechanic would', async () => {
+    await hand('mood', { mood: 'slow' })
+    await expect(ask(of => of.quotes('car', ['flywheel']))).rejects.toThrow(SupplierError)
+    await hand('mood', { mood: 'well' })
+    await expect(httpSupplier('http://127.0.0.1:1/').quotes('car', [])).rejects.toThrow('does not answer')
+  })
+  it('refuses what it does not sell, and an order nobody can read', async () => {
+    expect((await call('POST', `/api/jobs/${jobId}/orders`, ordering('moon-dust'))).body.data?.issues?.[0]?.reason).toContain('We do not sell that')
+    expect((await call('POST', `/api/jobs/${jobId}/orders`, { ...ordering('clutch-kit'), count: 0 })).body.data?.issues?.[0]?.path).toBe('count')
+    expect((await call('POST', `/api/jobs/${crypto.randomUUID()}/orders`, ordering('clutch-kit'))).status).toBe(404)
+  })
+})
