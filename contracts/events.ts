@@ -43,6 +43,8 @@ export const payloads = {
   'gear-tried': z.strictObject({ stepId, gear: z.string().min(1).max(4), result: z.enum(['clean', 'stiff', 'noisy', 'refuses']) }),
   'break-in-set': z.strictObject({ distanceKm: z.number().positive('The distance is above zero.').max(10_000, 'No break-in is that long. Check the unit.'), writtenAs: words(40), source: words(200), odometerKm: odometer }),
   'odometer-read': z.strictObject({ odometerKm: odometer }),
+  'caution-acknowledged': z.strictObject({ cautionIds: z.array(z.string().min(1).max(120)).min(1).max(20) }),
+  'entry-replaced': z.strictObject({ itemId: z.string().min(1).max(120), by: words(200) }),
   'left-open': z.strictObject({ entry: z.string().min(1).max(200), reason: words(300) }),
   'handed-over': z.strictObject({ to: words(120), odometerKm: odometer.nullable() }),
   'called-off': z.strictObject({ reason: words(300) }),

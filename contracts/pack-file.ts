@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import type { LayoutSource, ModuleSource } from '../core/packs/assemble-pack'
 import type { LinkSource, OperationSource, Pack, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
-import { drawnParts, itemStates, linkKinds, phases, places } from '../core/packs/types'
+import { cautionSigns, drawnParts, itemStates, linkKinds, phases, places } from '../core/packs/types'
 import { benchPart } from './bench-file'
+import { drawingFile } from './drawing-file'
 import { id, sentence, when } from './pack-words'
 
 /** The files a pack is written in. Unknown keys are refused, so that a slip of the pen is not passed over. */
@@ -105,7 +106,7 @@ const link = z.strictObject({
 }))))
 const links = z.array(link).default([]).transform(list => list.flat())
 
-const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional() })
+const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional(), singleUse: sentence.optional(), group: id.optional() })
 
 const millimetres = z.number().min(-900, 'a part of a car is not that wide').max(900, 'a part of a car is not that wide')
 
@@ -198,6 +199,7 @@ const layoutParts = {
 /** `packs/layouts/*.yaml` */
 export const layoutFile = z.strictObject({
   ...layoutParts,
+  drawing: id.optional(),
   fixed: z.record(id, id).default({}),
   rank: z.number().int().default(100),
   modules: z.array(z.union([id.transform(each => ({ id: each, when: [] as When })), z.strictObject({ id, when })])).min(1),
@@ -211,7 +213,7 @@ export const optionsFile = z.array(option)
 export const positionsFile = z.strictObject({ positions: z.array(positioning).min(2), reach: z.array(reach).default([]), items: z.array(item).default([]) })
 
 const tool = z.strictObject({ id, name: sentence, size: z.string().optional() })
-const caution = z.strictObject({ id, title: sentence, text: sentence, serious: z.boolean().default(false) })
+const caution = z.strictObject({ id, title: sentence, text: sentence, serious: z.boolean().default(false), sign: z.enum(cautionSigns) })
 
 /** One file that holds a whole layout: what is exported, edited and imported. */
 export const packFile = z.strictObject({
@@ -225,6 +227,7 @@ export const packFile = z.strictObject({
   outlines: z.array(outline).default([]),
   ladders: z.array(ladder).default([]),
   bench: benchPart.default({ sheets: [], orientations: [], oldParts: [], reachable: [] }),
+  drawing: drawingFile.optional(),
   modules: z.array(wholeModule).min(1),
 }).transform((value): Pack => value)
 

@@ -4,6 +4,7 @@ import { parseDocument } from 'yaml'
 import type { ZodType } from 'zod'
 import { deepest, readablePath } from '../contracts/read-pack'
 import { matingFile, oldPartsFile, orientationsFile, reachableFile, sheetFile } from '../contracts/bench-file'
+import { drawingFile } from '../contracts/drawing-file'
 import { cautionsFile, ladderFile, layoutFile, moduleFile, optionsFile, outlinesFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
 import { assemblePack, AssemblyError, checkPack } from '../core/packs'
 import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
@@ -38,6 +39,7 @@ export function loadPacks(folder: string): PackShelf {
     tools: readFile(folder, 'tools.yaml', toolsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
     outlines: readFile(folder, 'outlines.yaml', outlinesFile),
     ladders: yamlFiles(folder, 'ladders').map(file => readFile(folder, file, ladderFile)),
+    drawings: yamlFiles(folder, 'drawings').map(file => readFile(folder, file, drawingFile)),
     bench: {
       sheets: yamlFiles(folder, 'sheets').map(file => readFile(folder, file, sheetFile)),
       orientations: readFile(folder, 'orientations.yaml', orientationsFile),

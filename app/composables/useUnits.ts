@@ -2,7 +2,7 @@ import { inBothUnits, inReadersUnits, inUnit } from '../../core/units'
 import type { UnitId, UnitPreference } from '../../core/units'
 
 /** A figure and its unit stay on one line. */
-const MEASURE = /(\d) (mm|in|N·m|lbf·ft|lbf·in|kN|lbf|km|mi|min|°C|rpm|kg)(?![\w·])/g
+const MEASURE = /(\d) (mm|in|N·m|lbf·ft|lbf·in|kN|lbf|km|mi|min|°C|rpm|kg|lb)(?![\w·])/g
 const metric: UnitPreference = { torque: 'N·m', length: 'mm', distance: 'km' }
 
 /** Figures in the units the garage reads. */

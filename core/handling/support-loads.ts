@@ -5,7 +5,13 @@ import { solveLinear } from '../fasteners/solve-linear'
 export interface PlacedMass { id: string, massKg: number, xMm: number, yMm: number }
 
 /** Something that carries: a stand, a wheel that stays down, a hook, a jack. */
-export interface Support { id: string, xMm: number, yMm: number }
+export interface Support {
+  id: string
+  xMm: number
+  yMm: number
+  /** What it carries before anything changes, in kg; a prop that only touches carries nothing. 0 where nothing is said. */
+  preKg?: number
+}
 
 export interface SupportLoads {
   totalKg: number
@@ -25,7 +31,8 @@ const EDGE_MM = 1
 
 /**
  * What each support of a rigid body carries. With three it follows from balance alone; with more, the supports are taken as
- * equally stiff, so that their loads lie on a plane. A support that would have to pull is left out and the rest solved again.
+ * equally stiff, so that what is added to their loads from before lies on a plane. A support that would have to pull is left out
+ * and the rest solved again.
  * @throws FieldError on a mass that is none, or fewer than two supports
  */
 export function supportLoads(masses: PlacedMass[], supports: Support[]): SupportLoads {
@@ -63,7 +70,7 @@ function lowest(loads: number[]): number | null {
   return least < -1e-6 ? loads.indexOf(least) : null
 }
 
-/** Loads a + b x + c y that carry the mass and its moments; with supports in one line, balance across the line is not asked. */
+/** Loads from before + a + b x + c y that carry the mass and its moments; with supports in one line, balance across the line is not asked. */
 function solve(totalKg: number, balance: { xMm: number, yMm: number }, supports: Support[]): number[] {
   const spread = (of: (support: Support) => number) => Math.max(...supports.map(of)) - Math.min(...supports.map(of))
   const terms: ((support: Support) => number)[] = [() => 1]
@@ -78,9 +85,11 @@ function solve(totalKg: number, balance: { xMm: number, yMm: number }, supports:
     wanted.push(totalKg * balance.yMm / 1000)
   }
   const normal = terms.map(row => terms.map(column => supports.reduce((sum, support) => sum + row(support) * column(support), 0)))
-  const factors = solveLinear(normal, wanted)
-  return supports.map(support => terms.reduce((sum, term, index) => sum + factors[index]! * term(support), 0))
+  const factors = solveLinear(normal, terms.map((row, index) => wanted[index]! - supports.reduce((sum, support) => sum + row(support) * before(support), 0)))
+  return supports.map(support => terms.reduce((sum, term, index) => sum + factors[index]! * term(support), before(support)))
 }
+
+const before = (support: Support) => support.preKg ?? 0
 
 function collinear(points: Support[]): boolean {
   const [first, second] = [points[0]!, points.find(point => Math.hypot(point.xMm - points[0]!.xMm, point.yMm - points[0]!.yMm) > 1e-6)]

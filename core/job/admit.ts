@@ -4,11 +4,13 @@ import { boltJudges } from './admit-bolts'
 import { tryCompleteActivity } from './activity'
 import { blockersOf } from './blockers'
 import { changedPlan } from './change-plan'
+import { cautionJudges, cautionUnread } from './cautions'
 import { gapJudges, gapLeft } from './gaps'
 import { ladderJudges } from './ladders'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
 import { openBeforeHandover, openEntries } from './ledger'
+import { oldPartRefused, reconcileJudges } from './reconcile'
 import { refuse, unknownStep } from './refusal'
 import type { Judges, Refusal } from './refusal'
 import type { JobState } from './state'
@@ -56,6 +58,8 @@ const judges: Judges = {
     if (state.done[stepId]) return refuse('payload.stepId', 'This step is done already.')
     const [blocker] = blockersOf(state, stepId)
     if (blocker) return refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`)
+    const unread = cautionUnread(state, stepId)
+    if (unread) return unread
     const operation = state.procedure!.operations.find(entry => entry.id === stepId)
     if (!operation) return null
     const unfinished = tryCompleteActivity(state, operation)
@@ -64,7 +68,7 @@ const judges: Judges = {
     if (missing) return refuse('payload.stepId', `The reading is wanted first: ${missing.name}.`)
     const stop = operation.readings.find(spec => spec.kind === 'choice' && spec.stops?.includes(String(latestReading(state, stepId, spec.id))))
     if (stop) return refuse('payload.stepId', `${stop.name}: ${latestReading(state, stepId, stop.id)}. ${stop.about ?? ''} Put it right and take the reading again.`)
-    return notReadyToGoIn(state, stepId)
+    return oldPartRefused(state, stepId) ?? notReadyToGoIn(state, stepId)
   },
   'note-added': (state, { payload }) => unknownStep(state, payload.stepId),
   'reading-taken': (state, { payload }) => {
@@ -99,6 +103,8 @@ const judges: Judges = {
   ...benchJudges,
   ...ladderJudges,
   ...gapJudges,
+  ...cautionJudges,
+  ...reconcileJudges,
   'run-dropped': (state, { payload }) => state.runs.some(run => run.runId === payload.runId && run.dropped === null)
     ? null
     : refuse('payload.runId', 'No such run is open on this job.'),

@@ -2,8 +2,10 @@ import type { BoltCondition, BoltDetails, BoltReading, FastenerFacts, Feel, Figu
 import type { Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
 import type { BenchPayloads } from './bench-events'
+import type { CautionPayloads } from './cautions'
 import type { GapPayloads } from './gaps'
 import type { LadderPayloads } from './ladders'
+import type { ReconcilePayloads } from './reconcile'
 import type { Circumstances, PlanClock } from './circumstances'
 
 export type GearResult = 'clean' | 'stiff' | 'noisy' | 'refuses'
@@ -26,7 +28,7 @@ export interface Vehicle {
 export interface RunWrench { id: string, name: string, overdue: boolean, adapterLengthMm: number, adapterAngleDeg: number, lengthMm: number }
 
 /** What each type of event carries. */
-export interface EventPayloads extends BenchPayloads, GapPayloads, LadderPayloads {
+export interface EventPayloads extends BenchPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads {
   'job-opened': {
     number: number
     vehicle: Vehicle

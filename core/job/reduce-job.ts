@@ -2,12 +2,14 @@ import { emptyBench } from './bench-state'
 import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards'
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
+import { cautionAppliers } from './cautions'
 import { gapAppliers } from './gaps'
 import { ladderAppliers } from './ladders'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
 import { readPlan } from './older-plan'
 import { pastOf } from './past'
+import { reconcileAppliers } from './reconcile'
 import { benchAppliers } from './reduce-bench'
 import type { JobState } from './state'
 import { applyStepDone } from './step-done'
@@ -20,7 +22,7 @@ export function emptyJob(): JobState {
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
     notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, gears: {},
-    breakIn: null, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
+    breakIn: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
 
@@ -186,6 +188,8 @@ const appliers: Appliers = {
   ...benchAppliers,
   ...ladderAppliers,
   ...gapAppliers,
+  ...cautionAppliers,
+  ...reconcileAppliers,
   'undone': () => {},
 }
 

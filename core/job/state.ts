@@ -104,6 +104,10 @@ export interface JobState extends BenchState {
   /** Step id → gear → result. */
   gears: Record<string, Record<string, GearResult>>
   breakIn: BreakIn | null
+  /** Serious cautions that somebody has read, once for the job. */
+  acknowledged: Record<string, { at: string, personId: string }>
+  /** Item id → what went back in its place. */
+  replaced: Record<string, { by: string, at: string }>
   /** Open entry → why it is left. */
   leftOpen: Record<string, string>
   handedOver: (EventPayloads['handed-over'] & { at: string }) | null

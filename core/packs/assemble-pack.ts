@@ -1,6 +1,7 @@
 import { both } from './applies'
 import { benchOf } from './bench-of'
 import { refitId } from './mirror'
+import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
 import type { Caution, Fact, FastenerGroup, Ladder, LedgerItem, LinkSource, OperationSource, Outline, Pack, PackModule, PackOption, Place, Positioning, Reach, RefitOverride, Tool, When } from './types'
 
@@ -18,7 +19,9 @@ export interface Adjustments {
 export interface ModuleSource extends PackModule { from?: string, adjust: Adjustments }
 
 /** A layout as written, before its modules are put in. */
-export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench'> {
+export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'drawing'> {
+  /** The drawing of its family, by id. */
+  drawing?: string
   /** Choices that this layout leaves nobody. */
   fixed: Record<string, string>
   /** Where it stands among the layouts, the lowest first. */
@@ -39,6 +42,7 @@ export interface Shelf {
   outlines: Outline[]
   ladders: Ladder[]
   bench: BenchData
+  drawings: CarDrawing[]
 }
 
 /** A layout that names something the shelf does not hold. */
@@ -88,7 +92,7 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     for (const id of ladder.cautions) cautions.add(id)
     for (const id of ladder.rungs.flatMap(rung => rung.tools)) tools.add(id)
   }
-  const { fixed: _fixed, rank: _rank, ...rest } = layout
+  const { fixed: _fixed, rank: _rank, drawing, ...rest } = layout
   return {
     ...rest, options, modules, links: layout.links.flatMap(link => settle(link)),
     positions: shelf.positions, reach: shelf.reach, items: shelf.items,
@@ -96,6 +100,30 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     cautions: shelf.cautions.filter(caution => cautions.has(caution.id)),
     outlines: shelf.outlines, ladders,
     bench: assembleBench(shelf.bench, here, anywhere, settle),
+    ...(drawing === undefined ? {} : { drawing: drawingOf(drawing, shelf, modules) }),
+  }
+}
+
+/** The drawing a layout names, with what of it the layout can take off or hold. @throws AssemblyError where there is none */
+function drawingOf(id: string, { drawings, items, modules: everyModule }: Shelf, modules: PackModule[]): CarDrawing {
+  const drawing = drawings.find(entry => entry.id === id)
+  if (!drawing) throw new AssemblyError('drawing', `there is no drawing "${id}"`)
+  const known = (kind: 'items' | 'groups', list: { [kind in 'items' | 'groups']: { id: string }[] }[]) => new Set(list.flatMap(module => module[kind].map(entry => entry.id)))
+  const anywhere = { items: new Set([...known('items', [...everyModule.values()]), ...items.map(item => item.id)]), groups: known('groups', [...everyModule.values()]) }
+  const here = { items: new Set([...known('items', modules), ...items.map(item => item.id)]), groups: known('groups', modules) }
+  const things = drawing.things.map((thing) => {
+    for (const [kind, known] of [['items', anywhere.items], ['fixings', anywhere.items], ['groups', anywhere.groups]] as const) {
+      const stranger = thing[kind].find(each => !known.has(each))
+      if (stranger !== undefined) throw new AssemblyError(`drawing.things[${thing.id}].${kind}`, `nobody knows "${stranger}"`)
+    }
+    return { ...thing, items: thing.items.filter(each => here.items.has(each)), fixings: thing.fixings.filter(each => here.items.has(each)), groups: thing.groups.filter(each => here.groups.has(each)) }
+  }).filter(thing => !(thing.appears || thing.optional) || thing.items.length + thing.fixings.length > 0)
+  return {
+    ...drawing, things,
+    carried: drawing.carried.map((body) => {
+      const masses = body.masses.filter(mass => mass.off === undefined || here.items.has(mass.off))
+      return { ...body, masses, supports: body.supports.filter(({ thing, under }) => things.some(entry => entry.id === thing) && (under === undefined || masses.some(mass => mass.id === under))) }
+    }),
   }
 }
 

@@ -1,4 +1,5 @@
 import { checkBench } from './check-bench'
+import { checkDrawing } from './check-drawing'
 import type { PackFault } from './check-pack'
 import { refitId } from './mirror'
 import type { OperationSource, Pack, When } from './types'
@@ -49,6 +50,7 @@ function unknownIds(pack: Pack): PackFault[] {
     }
   }
   for (const option of pack.options) want(`options[${option.id}].default`, 'choice', idsOf(option.choices), [option.default])
+  for (const item of [...pack.items, ...pack.modules.flatMap(module => module.items)]) want(`items[${item.id}].group`, 'fastener group', groups, [item.group])
   for (const module of pack.modules) {
     for (const operation of module.operations) {
       const path = `modules[${module.id}].operations[${operation.id}]`
@@ -93,7 +95,7 @@ function unknownIds(pack: Pack): PackFault[] {
     wantWhen(`positions[${index}]`, entry.when)
   }
   for (const [index, entry] of pack.reach.entries()) wantWhen(`reach[${index}]`, entry.when)
-  return [...faults, ...checkBench(pack, operationIds)]
+  return [...faults, ...checkBench(pack, operationIds), ...pack.drawing ? checkDrawing(pack.drawing) : []]
 }
 
 function factsOf(operation: Partial<Pick<OperationSource, 'needs' | 'gives' | 'ends'>>): string[] {

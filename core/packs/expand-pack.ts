@@ -65,6 +65,7 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     ladders: pack.ladders,
     bench: benchOf(pack.bench, step => present.has(step), thing => applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
     parts: usedParts(pack, operations),
+    ...(pack.drawing ? { drawing: pack.drawing } : {}),
     tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id)) || pack.ladders.some(ladder => ladder.rungs.some(rung => rung.tools.includes(tool.id)))),
     cautions: pack.cautions.filter(caution => [...operations, positions.raised, positions.ground].some(step => step.cautions.includes(caution.id)) || pack.ladders.some(ladder => ladder.cautions.includes(caution.id))),
   }

@@ -1,3 +1,4 @@
+import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
 
 /** The arc of a job, in its order. */
@@ -66,10 +67,15 @@ export const drawnParts = ['exhaust', 'propshaft', 'transfer-case', 'crossmember
 export type DrawnPart = typeof drawnParts[number]
 
 /** A thing that can be in the ledger; `part` says which part of the drawing shows it. */
-export interface LedgerItem { id: string, name: string, state: ItemState, goesTo?: string, part?: DrawnPart }
+export interface LedgerItem { id: string, name: string, state: ItemState, goesTo?: string, part?: DrawnPart, /** Used once: what goes back is new, and why. */ singleUse?: string, /** The fasteners it is, by their group. */ group?: string }
 
 export interface Tool { id: string, name: string, size?: string }
-export interface Caution { id: string, title: string, text: string, serious: boolean }
+/** Drawings Eldrin has for what can hurt. */
+export const cautionSigns = ['under', 'heavy', 'dust', 'fire', 'fluid', 'spring', 'eye', 'current', 'moving', 'hot'] as const
+export type CautionSign = typeof cautionSigns[number]
+
+/** A serious one is read once in a job before its first step is done. */
+export interface Caution { id: string, title: string, text: string, serious: boolean, sign: CautionSign }
 
 /** Something to be bought or fetched before the job. */
 export interface Part { id: string, name: string, about?: string }
@@ -282,6 +288,7 @@ export interface Pack {
   outlines: Outline[]
   ladders: Ladder[]
   bench: BenchData
+  drawing?: CarDrawing
 }
 
 /** One piece of work, for the options chosen. */
@@ -322,4 +329,5 @@ export interface Procedure {
   outlines: Outline[]
   ladders: Ladder[]
   bench: BenchData
+  drawing?: CarDrawing
 }

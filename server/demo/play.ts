@@ -1,7 +1,7 @@
 import { nextBolt, tighteningPasses } from '../../core/fasteners'
 import type { SheetValues } from '../../core/bench'
 import type { BoltDetails, Figure } from '../../core/fasteners'
-import { applyEvent, boltsOffWith, reduceJob, stepView } from '../../core/job'
+import { applyEvent, boltsOffWith, cautionsToRead, newPartsOf, reduceJob, stepView } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import type { Operation, ReadingSpec } from '../../core/packs'
 
@@ -68,6 +68,9 @@ export class DemoMechanic {
         this.write('bolts-out', { group: board.group, boltIds: bolts.map(bolt => bolt.id), condition: 'good' })
       }
     }
+    const unread = cautionsToRead(this.state, stepId)
+    if (unread.length > 0) this.write('caution-acknowledged', { cautionIds: unread.map(caution => caution.id) })
+    for (const { item, by } of newPartsOf(this.state, stepId)) if (by === null) this.write('entry-replaced', { itemId: item.id, by: 'New ones, fetched for the job' })
     this.write('step-done', { stepId }, minutes + view.planned.setupMinutes)
   }
 

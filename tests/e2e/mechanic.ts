@@ -54,6 +54,11 @@ export async function doStep(page: Page): Promise<string> {
   const title = page.getByTestId('step-title')
   const done = page.getByTestId('done')
   const before = await title.innerText()
+  if (await done.innerText() === 'Read and understood') {
+    await done.click()
+    await expect(done).not.toHaveText('Read and understood')
+  }
+  for (const button of await page.getByRole('button', { name: /^New ones are going in/ }).all()) await button.click()
   if (await page.getByRole('button', { name: 'Wanted' }).count() > 0) {
     await page.getByRole('button', { name: 'Wanted' }).first().click()
     await takeReadings(page)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { waitBefore } from '../../../core/job'
+import { cautionsToRead, waitBefore } from '../../../core/job'
 import type { Blocker, StepView } from '../../../core/job'
 import { stopwatch } from '../../lib/durations'
 
@@ -16,6 +16,8 @@ const waiting = computed(() => {
   const seconds = wait ? (Date.parse(wait.until) - Date.parse(now.value)) / 1000 : 0
   return wait && seconds > 0 ? { left: stopwatch(seconds), because: wait.because } : null
 })
+const unread = computed(() => cautionsToRead(state.value, props.step.id))
+const shownCaution = computed(() => props.step.cautions.find(caution => !unread.value.includes(caution)))
 const troubles = computed(() => state.value.troubles.filter(entry => entry.stepId === props.step.id && !entry.cleared))
 const ladderRuns = computed(() => state.value.ladderRuns.filter(run => !run.closedAt && (run.stepId === null || run.stepId === props.step.id)))
 const latest = (readingId: string) => state.value.readings.findLast(entry => entry.stepId === props.step.id && entry.readingId === readingId)
@@ -55,6 +57,8 @@ const helperAway = computed(() => props.step.planned.shortHanded)
       </div>
     </dl>
 
+    <CautionAsk v-if="unread.length && blockers.length === 0" :cautions="unread" />
+    <NewPartsAsk :step-id="step.id" />
     <BoardAsk :step="step" />
     <BenchAsk :step="step" />
 
@@ -71,8 +75,9 @@ const helperAway = computed(() => props.step.planned.shortHanded)
     </ul>
 
     <p v-if="helperAway" class="mt-4 border-l-4 border-attention pl-4 text-lg"><span class="label">Two hands more would help.</span> Alone: {{ t(step.operation!.aloneWay!) }}</p>
-    <p v-if="step.cautions[0]" class="mt-4 border-l-4 pl-4 text-lg" :class="step.cautions[0].serious ? 'border-danger' : 'border-attention'">
-      <span class="label">{{ t(step.cautions[0].title) }}.</span> {{ t(step.cautions[0].text) }}
+    <p v-if="shownCaution" class="mt-4 flex items-start gap-3 border-l-4 pl-4 text-lg" :class="shownCaution.serious ? 'border-danger' : 'border-attention'">
+      <CautionSign :sign="shownCaution.sign" class="mt-0.5 w-8 shrink-0" />
+      <span><span class="label">{{ t(shownCaution.title) }}.</span> {{ t(shownCaution.text) }}</span>
     </p>
     <p v-if="step.operation?.skill" class="mt-3 text-lg text-quiet">{{ t(step.operation.skill) }}</p>
   </article>

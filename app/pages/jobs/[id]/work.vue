@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activityComplete, blockersOf, stepsLeft, stepView } from '../../../../core/job'
+import { activityComplete, blockersOf, cautionsToRead, stepsLeft, stepView } from '../../../../core/job'
 
 const { store, state, next, path } = useJob()
 const t = useTerms()
@@ -20,7 +20,9 @@ const missingReading = computed(() => step.value?.operation?.readings.find(spec 
   && !state.value.readings.some(reading => reading.stepId === step.value!.id && reading.readingId === spec.id)))
 
 const allTried = computed(() => step.value !== null && state.value.vehicle!.gears.every(gear => state.value.gears[step.value!.id]?.[gear]))
+const unread = computed(() => step.value && blockers.value.length === 0 ? cautionsToRead(state.value, step.value.id) : [])
 const mainLabel = computed(() => {
+  if (unread.value.length > 0) return 'Read and understood'
   if (missingReading.value && activityDone.value) return 'Take the reading'
   if (activityDone.value) return 'Done'
   return { tighten: 'To the tightening run', bleed: 'To the bleeding', gears: allTried.value ? 'Write the trouble down' : 'Try every gear first' }[activity.value!.kind]
@@ -28,6 +30,10 @@ const mainLabel = computed(() => {
 
 function done() {
   if (!step.value || dialog.value) return
+  if (unread.value.length > 0) {
+    store.write('caution-acknowledged', { cautionIds: unread.value.map(caution => caution.id) })
+    return
+  }
   if (!activityDone.value) {
     if (activity.value!.kind === 'gears') {
       if (allTried.value) dialog.value = 'trouble'
@@ -75,7 +81,7 @@ useScreenAwake()
         Next: <PlaceTag :place="following.planned.place" short /> <span class="text-ink">{{ t(following.title) }}</span>
         <template v-if="following.tools.length"> · fetch {{ following.tools.slice(0, 3).map(tool => [tool.size, t(tool.name).toLowerCase()].filter(Boolean).join(' ')).join(', ') }}</template>
       </p>
-      <WorkBar :label="mainLabel" :can="blockers.length === 0 && !(activity?.kind === 'gears' && !allTried)" @done="done" @undo="undo" @trouble="dialog = 'trouble'" />
+      <WorkBar :label="mainLabel" :can="unread.length > 0 || (blockers.length === 0 && !(activity?.kind === 'gears' && !allTried))" @done="done" @undo="undo" @trouble="dialog = 'trouble'" />
     </div>
     <div v-else class="py-6">
       <h1 class="text-3xl">Every step of the plan is done</h1>
