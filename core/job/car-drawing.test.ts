@@ -6,7 +6,7 @@ import { leanOf, standingThings, thingStory } from './car-drawing'
 import { carryingAhead, carryingNow } from './carrying'
 import { returning } from './returning'
 
-const thing = (id: string, change: Partial<CarDrawing['things'][number]> = {}) => ({ id, name: id, items: [] as string[], fixings: [] as string[], label: false, appears: false, optional: false, groups: [] as string[], side: [['rect', 0, 0, 10, 10] as ['rect', number, number, number, number]], top: [], onGround: false, ...change })
+const thing = (id: string, change: Partial<CarDrawing['things'][number]> = {}) => ({ id, name: id, items: [] as string[], fixings: [] as string[], appears: false, optional: false, groups: [] as string[], side: [['rect', 0, 0, 10, 10] as ['rect', number, number, number, number]], top: [], onGround: false, ...change })
 const drawing: CarDrawing = {
   id: 'plain', title: 'Plain', raisedMm: 400, fromMm: 0, toMm: 1000, upMm: 1000, body: { side: [], top: [] },
   things: [thing('engine'), thing('box', { items: ['box'], fixings: ['line'] }), thing('front-mount'), thing('rear-mount', { items: ['rear-mount', 'rear-loose'] }), thing('jack', { items: ['jack'], appears: true, onGround: true })],
@@ -92,6 +92,10 @@ describe('what carries the weight', () => {
   it('looks ahead to each step that changes it, and ends as it began', () => {
     const ahead = carryingAhead(open().state, 'whole')
     expect(ahead.map(row => row.stepId)).toEqual(['jack-under', 'mount-off', 'box-off', 'box-off.refit', 'mount-off.refit', 'jack-under.refit'])
+    const loadOf = (stepId: string, thingId: string) => ahead.find(row => row.stepId === stepId)!.carrying.loads.find(load => load.thingId === thingId)!.kg[1]
+    // Back but not set: the jack still holds the box.
+    expect(loadOf('mount-off.refit', 'rear-mount')).toBe(0)
+    expect(loadOf('mount-off.refit', 'jack')).toBeCloseTo(loadOf('box-off.refit', 'jack'), 6)
     expect(ahead.at(-1)!.carrying.loads).toEqual(carryingNow(open().state)[0]!.loads)
     expect(carryingAhead(open().state, 'nothing')).toEqual([])
   })

@@ -23,7 +23,7 @@ const LIKELY = 1
  * What carries the weight now, from the ledger: each body with its masses and supports.
  *
  * Mounts carry what balance gives them; props that touch carry nothing until a mount lets go, and then share what it held
- * as equally stiff supports. Masses are typical ones with their spread unless a sheet knows them.
+ * as equally stiff supports. A mount that is back and not yet set carries nothing while a jack still holds the same mass. Masses are typical ones with their spread unless a sheet knows them.
  */
 export function carryingNow(state: JobState): Carrying[] {
   return (state.procedure?.drawing?.carried ?? []).flatMap(body => carrying(state, body, state.ledger) ?? [])
@@ -61,12 +61,16 @@ function carrying(state: JobState, body: CarriedBody, ledger: Ledger): Carrying 
   const left = masses.filter(({ off }) => !off)
   const there = body.supports.filter(({ thing, gone, under }) => !has(gone) && (!drawn(thing).appears || has(drawn(thing).items)) && (under === undefined || left.some(({ mass }) => mass.id === under)))
   if (there.length === 0 || left.length === 0) return null
+  const slack = (thingId: string) => state.procedure!.items.some(item => item.state === 'slack' && [...drawn(thingId).items, ...drawn(thingId).fixings].includes(item.id) && has([item.id]))
+  const idle = new Set(there.filter(({ thing, under }) => under !== undefined && slack(thing) && there.some(other => other.under === under && drawn(other.thing).appears)).map(({ thing }) => thing))
+  const bearing = there.filter(({ thing }) => !idle.has(thing))
   const own = body.supports.filter(({ thing }) => !drawn(thing).appears).map(asSupport)
-  const cases = spread(masses.map(mass => mass.kg)).map(kg => loadsOf(masses.map(({ mass, off }, index) => ({ id: mass.id, massKg: kg[index]!, xMm: mass.at, yMm: 0, off })), own, there.map(asSupport)))
+  const cases = spread(masses.map(mass => mass.kg)).map(kg => loadsOf(masses.map(({ mass, off }, index) => ({ id: mass.id, massKg: kg[index]!, xMm: mass.at, yMm: 0, off })), own, bearing.map(asSupport)))
   return {
-    bodyId: body.id, name: body.name, swings: swings(left.map(({ mass, kg }) => ({ at: mass.at, kg: kg[LIKELY] })), there.map(({ at }) => at)),
-    loads: there.map(({ thing, pieces }, index) => {
-      const all = cases.map(each => each[index]! / pieces)
+    bodyId: body.id, name: body.name, swings: swings(left.map(({ mass, kg }) => ({ at: mass.at, kg: kg[LIKELY] })), bearing.map(({ at }) => at)),
+    loads: there.map(({ thing, pieces }) => {
+      const index = bearing.findIndex(support => support.thing === thing)
+      const all = cases.map(each => index < 0 ? 0 : each[index]! / pieces)
       return { thingId: thing, name: drawn(thing).name, pieces, kg: [Math.min(...all), all[0]!, Math.max(...all)] }
     }),
     masses: left.map(({ mass, kg, known }) => ({ id: mass.id, name: mass.name, kg, known })),

@@ -11,8 +11,8 @@ export interface DrawnThing {
   items: string[]
   /** Entries that hold it, feed it or close it: with them off it is loose, not away. */
   fixings: string[]
-  /** Its name stands on the drawing. */
-  label: boolean
+  /** In which view its name stands on the drawing. */
+  label?: 'side' | 'top' | 'both'
   /** It is there only while one of its entries is: a jack, a strap, a block. */
   appears: boolean
   /** Some layouts of the family do not have it: it is drawn where the layout knows one of its entries. */

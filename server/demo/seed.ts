@@ -67,9 +67,9 @@ const jobs: DemoJob[] = [
     work: () => {},
   },
   {
-    vehicle: 5, packId: '4x4-transfer', hoursAgo: 0.6, options: { 'crank-seal': 'renewed', 'exhaust': 'off', 'slave': 'opened' }, odometerKm: 188_730,
+    vehicle: 5, packId: '4x4-transfer', hoursAgo: 9, options: { 'crank-seal': 'renewed', 'exhaust': 'off', 'slave': 'opened' }, odometerKm: 188_730,
     complaint: { symptoms: ['slips'], text: 'Slips with the timber trailer on.' }, pumpTest: { result: 'no-change', strokes: 17 },
-    work: () => {},
+    work: mechanic => mechanic.workUntil('upper-bell-bolts'),
   },
 ]
 

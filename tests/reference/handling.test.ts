@@ -50,6 +50,22 @@ describe('loads on stands', () => {
     }
     expect(compared).toBeGreaterThan(20)
   })
+  it('from loads that were there before, the change of least norm, as ml-matrix finds it', () => {
+    let compared = 0
+    for (let seed = 1; seed <= 200; seed++) {
+      const chance = new Chance(seed + 500)
+      const supports = Array.from({ length: 3 + Math.floor(chance.next() * 3) }, (_, index) => ({ id: `s${index}`, xMm: chance.between(0, 2600), yMm: 0, preKg: chance.between(0, 120) }))
+      const mass = { id: 'm', massKg: chance.between(150, 400), xMm: chance.between(800, 1800), yMm: 0 }
+      const balance = new Matrix([supports.map(() => 1), supports.map(support => support.xMm)])
+      const before = Matrix.columnVector(supports.map(support => support.preKg))
+      const missing = Matrix.sub(Matrix.columnVector([mass.massKg, mass.massKg * mass.xMm]), balance.mmul(before))
+      const loads = Matrix.add(before, pseudoInverse(balance).mmul(missing)).to1DArray()
+      if (loads.some(load => load < 0)) continue
+      compared++
+      handling.supportLoads([mass], supports).loadsKg.forEach((load, index) => expect(load, `seed ${seed}`).toBeCloseTo(loads[index]!, 4))
+    }
+    expect(compared).toBeGreaterThan(20)
+  })
   it('balance in force and moment about any point, whatever lifts off', () => {
     for (let seed = 1; seed <= 100; seed++) {
       const chance = new Chance(seed + 1000)

@@ -136,9 +136,17 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
       ]
       const state = job.reduceJob(log)
       for (const stepId of plan.order) {
+        const unread = job.cautionsToRead(state, stepId).map(caution => caution.id)
+        if (unread.length > 0) job.applyEvent(state, event('caution-acknowledged', { cautionIds: unread }))
+        for (const { item } of job.newPartsOf(state, stepId)) job.applyEvent(state, event('entry-replaced', { itemId: item.id, by: 'New' }))
         const done = event('step-done', { stepId })
         expect(job.admit(state, done, log), stepId).toBeNull()
         job.applyEvent(state, done)
+        // Whatever is off: what carries the weight carries all of it, and nothing swings on its supports.
+        for (const { bodyId, loads, masses, swings } of job.carryingNow(state)) {
+          expect(swings, `${bodyId} after ${stepId}`).toBe(false)
+          expect(loads.reduce((sum, load) => sum + load.kg[1] * load.pieces, 0), `${bodyId} after ${stepId}`).toBeCloseTo(masses.reduce((sum, mass) => sum + mass.kg[1], 0), 6)
+        }
       }
       expect(state.ledger).toEqual({})
       expect(job.admit(state, event('handed-over', { to: 'Somebody', odometerKm: null }), log)).toBeNull()
@@ -156,14 +164,14 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
       expect(at('pull-box')).toBeGreaterThan(at('last-bell-bolts'))
       // Weight.
       for (const mount of ['stabiliser-off', 'gearbox-mount-off', 'rear-mount-off', 'subframe-down']) {
-        before('hold-engine', mount)
-        before(`${mount}.refit`, 'hold-engine.refit')
+        for (const support of ['hold-engine', 'hold-engine-below']) before(support, mount)
+        for (const support of ['hold-engine.refit', 'hold-engine-below.refit']) before(`${mount}.refit`, support)
       }
       before('case-off', 'rear-mount-off')
       before('case-jack-under', 'case-nuts-off')
       before('rear-mount-off.refit', 'box-jack-under.refit')
       for (const mount of ['gearbox-mount-off.refit', 'stabiliser-off.refit', 'rear-mount-off.refit']) before(mount, 'mounts-final')
-      before('hold-engine.refit', 'mounts-final')
+      for (const support of ['hold-engine.refit', 'hold-engine-below.refit']) before(support, 'mounts-final')
       // Pedal.
       const strokes = procedure.operations.filter(operation => operation.needs.includes('slave-home')).map(operation => operation.id)
       const off = ['slave-aside', 'slave-line-off', 'bell-line-off', 'clutch-rod-off'].find(has)

@@ -3,7 +3,7 @@
 const { state, path } = useJob()
 const route = useRoute()
 const at = computed(() => String(route.query.at ?? ''))
-const subjects = computed(() => [{ at: '', name: 'As it stands' }, { at: 'ledger', name: 'What came off' }, ...state.value.procedure?.bench.mating ? [{ at: 'mating', name: 'Mating' }] : []])
+const subjects = computed(() => [{ at: '', name: 'As it stands' }, { at: 'ledger', name: 'What came off' }, ...state.value.procedure?.bench.mating ? [{ at: 'mating', name: 'Mating' }] : [], { at: 'refit', name: 'The way back' }])
 </script>
 
 <template>

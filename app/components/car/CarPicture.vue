@@ -41,13 +41,13 @@ function labelOf(entry: StandingThing, view: 'side' | 'top', topMm: number) {
   const load = loads.value.get(entry.thing.id)
   const bounds = boundsOf(entry.thing[view])
   if (entry.stand !== 'held' || !load || !bounds) return null
-  const y = view === 'top' ? (load.pieces > 1 ? bounds.high + letters.value : (bounds.low + bounds.high) / 2) : entry.thing.onGround ? bounds.low + (bounds.high - bounds.low) * 0.4 : bounds.high + letters.value * 0.7 + raised.value
+  const y = view === 'top' ? bounds.high + letters.value : entry.thing.onGround ? bounds.low + (bounds.high - bounds.low) * 0.4 : bounds.high + letters.value * 0.7 + raised.value
   return { x: (bounds.left + bounds.right) / 2, y: topMm - y, text: load.kg[1] < 0.5 ? 'touches' : `${load.pieces > 1 ? `${load.pieces} × ` : ''}${units.sentence(`${Math.round(load.kg[1])} kg`)}` }
 }
 /** Where a thing's own name is written. */
 function nameOf(entry: StandingThing, view: 'side' | 'top', topMm: number) {
   const bounds = boundsOf(entry.thing[view])
-  if (!entry.thing.label || !bounds) return null
+  if (!bounds || (entry.thing.label !== view && entry.thing.label !== 'both')) return null
   return { x: (bounds.left + bounds.right) / 2, y: topMm - (bounds.low + bounds.high) / 2 - (view === 'side' ? raised.value : 0) }
 }
 const words = computed(() => {
@@ -62,7 +62,7 @@ const words = computed(() => {
       v-for="view in views" :key="view.id" :viewBox="`${drawing.fromMm} 0 ${across} ${view.heightMm}`" role="img" :aria-label="`${view.name}. ${words}`"
       fill="none" stroke-linejoin="round" class="w-full border border-rule bg-paper" :data-view="view.id"
     >
-      <defs><pattern :id="`hatch-${view.id}`" width="42" height="42" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="42" height="42" fill="var(--sheet)" /><line x1="0" y1="0" x2="0" y2="42" stroke="var(--attention)" stroke-width="16" /></pattern></defs>
+      <defs><pattern :id="`hatch-${view.id}`" :width="letters * 0.55" :height="letters * 0.55" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect :width="letters" :height="letters" fill="var(--sheet)" /><line x1="0" y1="0" x2="0" :y2="letters" stroke="var(--attention)" :stroke-width="letters * 0.16" /></pattern></defs>
       <g :transform="view.id === 'side' ? `translate(0 ${-raised})` : undefined">
         <path v-for="(shape, index) in drawing.body[view.id]" :key="index" :d="pathOf(shape, view.topMm)" class="body" />
       </g>
@@ -89,7 +89,7 @@ const words = computed(() => {
 </template>
 
 <style scoped>
-path, line, rect { vector-effect: non-scaling-stroke; }
+path, .ground, rect.thing { vector-effect: non-scaling-stroke; }
 .body { stroke: var(--line); stroke-width: 1.2; }
 .ground { stroke: var(--ink); stroke-width: 3; }
 .thing { cursor: pointer; }

@@ -33,6 +33,7 @@ const asked = computed(() => {
 })
 const how = ref<'replaced' | 'left' | null>(null)
 const words = ref('')
+const stateWords: Record<ItemState, string> = { off: 'off', open: 'open', unplugged: 'unplugged', slack: 'loose', propped: 'holds' }
 const settleWords: Record<Settlement, string> = { off: 'still off', back: 'back', replaced: 'new in its place', left: 'left so' }
 
 function ask(line: LedgerLine) {
@@ -67,7 +68,7 @@ useKeys({ Backspace: store.undo })
         <button class="grid min-h-12 w-full grid-cols-[3.5rem_minmax(0,1fr)_auto] items-baseline gap-x-3 py-2 text-left" :class="askedId === line.item.id ? 'bg-tint' : ''" :aria-expanded="askedId === line.item.id" :data-testid="`line-${line.item.id}`" @click="ask(line)">
           <span class="figure text-right">{{ line.settlement === 'off' ? line.count : line.most }}</span>
           <span><span class="label">{{ t(line.item.name) }}</span><span v-if="line.words ?? line.item.goesTo" class="block text-sm text-quiet">{{ line.words ?? t(line.item.goesTo!) }}</span></span>
-          <span class="text-sm" :class="line.settlement === 'off' ? 'font-semibold text-attention' : 'text-good'">{{ line.settlement === 'off' ? line.item.state : settleWords[line.settlement] }}</span>
+          <span class="text-sm" :class="line.settlement === 'off' ? 'font-semibold text-attention' : 'text-good'">{{ line.settlement === 'off' ? stateWords[line.item.state] : settleWords[line.settlement] }}</span>
         </button>
       </li>
     </ul>

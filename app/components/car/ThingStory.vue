@@ -21,7 +21,7 @@ const firsts = computed(() => new Set(props.story.entries.flatMap(entry => entry
     <p v-if="load"><span class="label">{{ load.pieces > 1 ? 'Each carries' : 'Carries' }} about {{ kg(load.kg[1]) }}</span>, between {{ kg(load.kg[0]) }} and {{ kg(load.kg[2]) }}.</p>
     <p v-if="story.entries.length === 0" class="text-quiet">Nothing of it is off, open or loose.</p>
     <div v-for="entry in story.entries" :key="entry.item.id" class="border-l-4 border-rule pl-3">
-      <p class="label"><span class="figure">{{ entry.count }}</span> × {{ t(entry.item.name) }}, {{ entry.item.state }}</p>
+      <p class="label"><span class="figure">{{ entry.count }}</span> × {{ t(entry.item.name) }}, {{ entry.item.state === 'slack' ? 'loose' : entry.item.state }}</p>
       <p v-if="entry.item.goesTo">Lies: {{ t(entry.item.goesTo) }}.</p>
       <p v-if="entry.takenOff" class="text-quiet">{{ momentText(entry.takenOff.at) }}, {{ person(entry.takenOff.personId) }}: {{ t(entry.takenOff.title) }}</p>
       <template v-if="entry.putBack">

@@ -7,10 +7,11 @@ import type { Judge } from '../judgement'
 const FELT_RAD_S2 = 300
 
 export const driveAngles: Judge = {
-  inputs: { box: 'number', shaft: 'number', axle: 'number', boxAside: 'number', shaftAside: 'number', axleAside: 'number', mount: 'number', tail: 'number', length: 'number', speed: 'number' },
+  inputs: { box: 'number', shaft: 'number', rear: 'number', axle: 'number', boxAside: 'number', shaftAside: 'number', rearAside: 'number', axleAside: 'number', mount: 'number', tail: 'number', length: 'number', speed: 'number' },
   needs: ['box', 'shaft', 'axle', 'boxAside', 'shaftAside', 'axleAside', 'mount', 'tail', 'length', 'speed'],
   judge(given) {
-    const members = (['box', 'shaft', 'axle'] as const).map(id => ({ id, pitchDeg: given.number(id), yawDeg: given.number(`${id}Aside`) }))
+    const ids = given.maybe('rear') === undefined ? ['box', 'shaft', 'axle'] as const : ['box', 'shaft', 'rear', 'axle'] as const
+    const members = ids.map(id => ({ id, pitchDeg: given.number(id), yawDeg: given.maybe(`${id}Aside`) ?? 0 }))
     const line = shaftLine(members)
     const felt = rippleAcceleration(line.swingDeg, given.number('speed'))
     const fix = correctLine(members, { mountBehindMm: given.number('mount'), tailBehindMm: given.number('tail'), shaftLengthMm: given.number('length') })
@@ -26,6 +27,31 @@ export const driveAngles: Judge = {
         `the best turn of the box is ${fix.turnDeg.toFixed(1)}°, ${mm(fix.shimMm, 1)} at the mount`,
       ],
       figures: [figure('left over', line.residualDeg, '°', 1), figure('shim', fix.shimMm, 'mm', 0)],
+    }
+  },
+}
+
+/** How far off its preload a center bearing may sit, in mm. Common practice, no source. */
+const PRELOAD_OFF_MM = 1
+
+export const bearingForward: Judge = {
+  inputs: { free: 'number', fitted: 'number', forward: 'number' },
+  needs: ['free', 'fitted', 'forward'],
+  judge(given) {
+    const moved = given.number('free') - given.number('fitted')
+    const off = moved - given.number('forward')
+    const right = Math.abs(off) <= PRELOAD_OFF_MM
+    return {
+      level: right ? 'good' : 'renew',
+      sentence: right
+        ? `The center bearing sits ${mm(moved, 1)} forward of its free position, as wanted.`
+        : `The center bearing sits ${mm(Math.abs(moved), 1)} ${moved >= 0 ? 'forward' : 'behind'} of its free position: move it ${mm(Math.abs(off), 1)} ${off < 0 ? 'forward' : 'back'}.`,
+      working: [
+        `free ${given.number('free')} mm − fitted ${given.number('fitted')} mm, both from the same point ahead of it = ${mm(moved, 1)}`,
+        `wanted ${given.number('forward')} mm, give or take ${PRELOAD_OFF_MM} mm`,
+        'some makers push it forward about a quarter inch (6.35 mm), others leave it free; common practice, the vehicle book goes before it',
+      ],
+      figures: [figure('forward', moved, 'mm', 1)],
     }
   },
 }

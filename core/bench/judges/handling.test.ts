@@ -26,6 +26,21 @@ describe('weight and room', () => {
     expect(findingOf('stand-loads', { ...car, rating: 2000 }).level).toBe('good')
     expect(findingOf('stand-loads', { ...car, rating: 300 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('more than it is rated for') })
   })
+  it('judges a weight that is not known by the heaviest it may be', () => {
+    const close = { horizontal: 300, vertical: 750, travel: 250, turn: 0 }
+    expect(findingOf('hands-or-jack', { ...close, mass: 14, spread: 0 }).level).toBe('good')
+    const unsure = findingOf('hands-or-jack', { ...close, mass: 14, spread: 8 })
+    expect(unsure).toMatchObject({ level: 'watch', sentence: expect.stringContaining('6 to 22 kg') })
+  })
+  it('says what a support carries with the box and without it, against its plate', () => {
+    const held = { engine: 140, box: 45, engineAside: 110, boxAside: 340, mountAside: 440 }
+    // Moments about the mount: engine 140 × 330, box 45 × 780, over 440.
+    const found = findingOf('support-share', { ...held, rating: 500 })
+    expect(found.figures[0]!.value).toBeCloseTo((140 * 330 + 45 * 780) / 440, 6)
+    expect(found).toMatchObject({ level: 'good', sentence: expect.stringContaining('105 kg once it is out') })
+    expect(findingOf('support-share', { ...held, rating: 250 }).level).toBe('watch')
+    expect(findingOf('support-share', { ...held, rating: 150 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('more than it is rated for') })
+  })
   it('finds stands that are too low, and a tail that cannot go down far enough', () => {
     const room = { box: 380, saddle: 140, edge: 240, edgeFromAxle: 3300, liftFromAxle: 2200, rises: 0, lowest: 280, point: 200 }
     expect(findingOf('room-under', { ...room, highest: 420 }).level).toBe('good')
@@ -41,6 +56,16 @@ describe('driveline and oil', () => {
   it('lets parallel ends pass and offers a shim where they are not', () => {
     expect(findingOf('drive-angles', { ...straight, box: 2, shaft: 4.5, axle: 2 }).level).toBe('good')
     expect(findingOf('drive-angles', { ...straight, box: 4, shaft: 6, axle: 2 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('under the rear mount lifts the tail') })
+  })
+  it('follows a shaft in two pieces through three joints', () => {
+    const found = findingOf('drive-angles', { ...straight, box: 2, shaft: 2.3, rear: 5.3, rearAside: 0, axle: 2.3 })
+    expect(found.working.filter(line => line.startsWith('joint'))).toHaveLength(3)
+    expect(found.level).toBe('good')
+  })
+  it('a center bearing sits forward of free by what the book says (a quarter inch on some cars, common practice)', () => {
+    expect(findingOf('bearing-forward', { free: 420, fitted: 413.65, forward: 6.35 })).toMatchObject({ level: 'good', sentence: expect.stringContaining('as wanted') })
+    expect(findingOf('bearing-forward', { free: 420, fitted: 418, forward: 6.35 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('4.3 mm forward') })
+    expect(findingOf('bearing-forward', { free: 420, fitted: 424, forward: 0 })).toMatchObject({ sentence: expect.stringContaining('behind of its free position: move it 4.0 mm forward') })
   })
   it('buys whole bottles and says when the box ran low', () => {
     const oil = { capacity: 1900, bottle: 1000, shelf: 0, stroke: 500 }

@@ -1,4 +1,4 @@
-import { clearance, liftingIndex, standLoads, tiltWindow } from '../../handling'
+import { clearance, liftingIndex, standLoads, supportLoads, tiltWindow } from '../../handling'
 import { figure, mm } from '../judgement'
 import type { Judge } from '../judgement'
 
@@ -6,14 +6,16 @@ import type { Judge } from '../judgement'
 const ALONE = 1
 
 export const handsOrJack: Judge = {
-  inputs: { mass: 'number', horizontal: 'number', vertical: 'number', travel: 'number', turn: 'number' },
+  inputs: { mass: 'number', spread: 'number', horizontal: 'number', vertical: 'number', travel: 'number', turn: 'number' },
   needs: ['mass', 'horizontal', 'vertical', 'travel', 'turn'],
   judge(given, { of = 'It' }) {
     const lift = {
       horizontalCm: given.number('horizontal') / 10, verticalCm: given.number('vertical') / 10, travelCm: given.number('travel') / 10,
       asymmetryDeg: given.number('turn'), liftsPerMinute: 0.2, durationHours: 1, coupling: 'poor' as const,
     }
-    const massKg = given.number('mass')
+    const spreadKg = given.maybe('spread') ?? 0
+    const massKg = given.number('mass') + spreadKg
+    const weight = spreadKg > 0 ? `${given.number('mass') - spreadKg} to ${massKg} kg` : `${massKg} kg`
     const alone = liftingIndex({ ...lift, massKg })
     const two = liftingIndex({ ...lift, massKg: massKg / 2 })
     const who = alone.index <= ALONE ? 'alone' : two.index <= ALONE ? 'two' : 'jack'
@@ -21,14 +23,15 @@ export const handsOrJack: Judge = {
     return {
       level: who === 'alone' ? 'good' : who === 'two' ? 'watch' : 'renew',
       sentence: {
-        alone: `${of}: ${massKg} kg is within the ${alone.limitKg.toFixed(1)} kg that one person may lift so.`,
-        two: `${of}: ${massKg} kg is ${alone.index.toFixed(1)} times what one person may lift so (${alone.limitKg.toFixed(1)} kg). Two people, or the jack.`,
-        jack: `${of}: ${massKg} kg is ${Number.isFinite(alone.index) ? `${alone.index.toFixed(1)} times` : 'beyond'} what one person may lift so (${alone.limitKg.toFixed(1)} kg), too much for two as well. The jack carries it, hands only steer.`,
+        alone: `${of}: ${weight} is within the ${alone.limitKg.toFixed(1)} kg that one person may lift so.`,
+        two: `${of}: ${weight} is up to ${alone.index.toFixed(1)} times what one person may lift so (${alone.limitKg.toFixed(1)} kg). Two people, or the jack.`,
+        jack: `${of}: ${weight} is ${Number.isFinite(alone.index) ? `up to ${alone.index.toFixed(1)} times` : 'beyond'} what one person may lift so (${alone.limitKg.toFixed(1)} kg), too much for two as well. The jack carries it, hands only steer.`,
       }[who],
       working: [
         `limit: 23.1 kg × ${multipliers.horizontal.toFixed(2)} reach × ${multipliers.vertical.toFixed(2)} height × ${multipliers.distance.toFixed(2)} way × ${multipliers.asymmetry.toFixed(2)} turn × ${multipliers.frequency.toFixed(2)} often × ${multipliers.coupling.toFixed(2)} grip = ${alone.limitKg.toFixed(1)} kg`,
         'revised NIOSH lifting equation, 1994; made for standing and two hands, so lying under a car it flatters',
         'grip taken as poor: a box has no handles',
+        ...(spreadKg > 0 ? [`judged by the heaviest it may be: ${given.number('mass')} + ${spreadKg} kg`] : []),
       ],
       figures: [figure('index', alone.index, '', 1), figure('limit', alone.limitKg, 'kg', 1)],
     }
@@ -57,6 +60,39 @@ export const onStands: Judge = {
         'two stands at the front, rear wheels down; the maker’s lifting points, the plates and local rules go before this',
       ],
       figures: [figure('at most', Math.max(...report.stands.map(entry => entry.share)) * 100, 'in 100 of its rating', 0)],
+    }
+  },
+}
+
+/** A support is not loaded beyond this share of its plate. Common practice, no source: half is left for a knock. */
+const HALF = 0.5
+
+export const supportShare: Judge = {
+  inputs: { engine: 'number', box: 'number', engineAside: 'number', boxAside: 'number', mountAside: 'number', rating: 'number' },
+  needs: ['engine', 'box', 'engineAside', 'boxAside', 'mountAside', 'rating'],
+  judge(given) {
+    const at = (id: string, xMm: number) => ({ id, xMm, yMm: 0 })
+    const engine = { ...at('engine', -given.number('engineAside')), massKg: given.number('engine') }
+    const box = { ...at('box', given.number('boxAside')), massKg: given.number('box') }
+    const supports = [at('mount', -given.number('mountAside')), at('support', 0)]
+    const carried = (masses: typeof engine[]) => {
+      const { balance, totalKg, loadsKg } = supportLoads(masses, supports)
+      // Beyond the support nothing holds the far end down: all of it, and more, hangs on the support.
+      return balance.xMm > 0 ? totalKg * (1 + balance.xMm / given.number('mountAside')) : loadsKg[1]!
+    }
+    const [both, alone] = [carried([engine, box]), carried([engine])]
+    const worst = Math.max(both, alone)
+    const share = worst / given.number('rating')
+    const kg = (value: number) => `${Math.round(value)} kg`
+    return {
+      level: share > 1 ? 'renew' : share > HALF ? 'watch' : 'good',
+      sentence: `It carries ${kg(both)} while the box still hangs on the engine and ${kg(alone)} once it is out: ${Math.round(share * 100)} in 100 of its plate${share > 1 ? ', more than it is rated for' : share > HALF ? '; half is left for a knock' : ''}.`,
+      working: [
+        `moments about the mount that stays, ${mm(given.number('mountAside'), 0)} away: engine ${given.number('engine')} kg × ${Math.round(given.number('mountAside') - given.number('engineAside'))} mm, box ${given.number('box')} kg × ${Math.round(given.number('mountAside') + given.number('boxAside'))} mm`,
+        'no jack under the box yet and its mount off: the most the support will ever carry',
+        'the plate, the maker’s lifting points and local rules go before this',
+      ],
+      figures: [figure('at most', worst, 'kg', 0)],
     }
   },
 }

@@ -4,10 +4,10 @@ import { capacity, heatOfAStart, releaseLoad } from './capacity'
 import { hubsInLine, splinesMeet, toolInPilot } from './centring'
 import { fingerHeights } from './cover'
 import { discWear, partMatch } from './disc'
-import { driveAngles, filling } from './driveline'
+import { bearingForward, driveAngles, filling } from './driveline'
 import { concentricSetUp, matchHeight, playLimit, sealDepth } from './fits'
 import { dualMassWheel, faceRunout, machining } from './flywheel'
-import { engineTilt, handsOrJack, onStands, roomUnder } from './handling'
+import { engineTilt, handsOrJack, onStands, roomUnder, supportShare } from './handling'
 import { pilotSeat, pilotStack } from './pilot'
 
 /** Every computation a sheet can ask for. */
@@ -15,6 +15,6 @@ export const judges: Record<JudgeKind, Judge> = {
   'disc-wear': discWear, 'part-match': partMatch, 'finger-heights': fingerHeights, 'face-runout': faceRunout, 'face-square': faceSquare,
   'bore-offset': boreOffCentre, 'dual-mass': dualMassWheel, 'machining-left': machining, 'pilot-seat': pilotSeat, 'pilot-stack': pilotStack,
   'seal-depth': sealDepth, 'play-limit': playLimit, 'match-height': matchHeight, 'concentric-gap': concentricSetUp, 'torque-capacity': capacity, 'launch-heat': heatOfAStart,
-  'hands-or-jack': handsOrJack, 'stand-loads': onStands, 'room-under': roomUnder, 'engine-tilt': engineTilt, 'drive-angles': driveAngles, 'filling': filling,
+  'hands-or-jack': handsOrJack, 'stand-loads': onStands, 'support-share': supportShare, 'bearing-forward': bearingForward, 'room-under': roomUnder, 'engine-tilt': engineTilt, 'drive-angles': driveAngles, 'filling': filling,
   'release-demand': releaseLoad, 'tool-fit': toolInPilot, 'spline-clock': splinesMeet, 'hub-offset': hubsInLine,
 }

@@ -9,7 +9,8 @@ const number = (id: string, usual: number) => {
   const value = props.values[id]
   return value?.kind === 'number' && value.entry.value !== null ? value.entry.value : usual
 }
-const members = computed(() => (['box', 'shaft', 'axle'] as const).map((id, index) => ({ id, pitchDeg: number(id, [2, 4, 2][index]!), yawDeg: number(`${id}-aside`, 0) })))
+const twoPieces = computed(() => props.values.pieces?.kind === 'choice' && props.values.pieces.answer === 'two')
+const members = computed(() => (twoPieces.value ? ['box', 'shaft', 'rear', 'axle'] as const : ['box', 'shaft', 'axle'] as const).map(id => ({ id, pitchDeg: number(id, { box: 2, shaft: 4, rear: 5, axle: 2 }[id]), yawDeg: number(`${id}-aside`, 0) })))
 const shafts = computed(() => {
   try {
     return shaftLine(members.value)
@@ -18,11 +19,11 @@ const shafts = computed(() => {
     return null
   }
 })
-const LENGTHS = [70, 150, 60]
+const lengths = computed(() => twoPieces.value ? [60, 85, 85, 50] : [70, 150, 60])
 const points = computed(() => members.value.reduce<[number, number][]>((list, member, index) => {
   const [x, y] = list.at(-1)!
   const angle = member.pitchDeg * 5 * Math.PI / 180
-  return [...list, [x + LENGTHS[index]! * Math.cos(angle), y + LENGTHS[index]! * Math.sin(angle)]]
+  return [...list, [x + lengths.value[index]! * Math.cos(angle), y + lengths.value[index]! * Math.sin(angle)]]
 }, [[20, 36]]))
 const ripple = computed(() => {
   if (!shafts.value) return ''
@@ -36,7 +37,8 @@ const ripple = computed(() => {
   <DrawingFrame label="Shaft line in side view with its angles five times too large, and under it the speed ripple through one turn">
     <path :d="`M${points.map(point => point.map(each => each.toFixed(1)).join(' ')).join(' L')}`" stroke-width="7" stroke="var(--line)" />
     <circle v-for="(point, index) in points.slice(1, -1)" :key="index" :cx="point[0]" :cy="point[1]" r="9" fill="var(--action)" stroke="none" />
-    <text v-for="(joint, index) in shafts?.joints ?? []" :key="joint.rear" :x="points[index + 1]![0]" :y="points[index + 1]![1] + 30" text-anchor="middle">{{ joint.angleDeg.toFixed(1) }}°</text>
+    <text v-for="(joint, index) in shafts?.joints ?? []" :key="joint.rear" :x="points[index + 1]![0]" :y="points[index + 1]![1] + (index % 2 === 0 ? 30 : -18)" text-anchor="middle">{{ joint.angleDeg.toFixed(1) }}°</text>
+    <rect v-if="twoPieces" :x="points[2]![0] - 16" :y="points[2]![1] - 14" width="8" height="28" fill="var(--ink)" stroke="none" />
     <text x="20" y="20">box</text><text x="300" y="20" text-anchor="end">axle</text>
     <line x1="20" x2="300" y1="205" y2="205" class="quiet" stroke-dasharray="4 4" />
     <path :d="ripple" stroke="var(--attention)" stroke-width="3" />

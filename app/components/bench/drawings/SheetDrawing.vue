@@ -10,6 +10,7 @@ import DiscDrawing from './DiscDrawing.vue'
 import FlywheelDrawing from './FlywheelDrawing.vue'
 import FillerDrawing from './FillerDrawing.vue'
 import GuideDrawing from './GuideDrawing.vue'
+import HoldDrawing from './HoldDrawing.vue'
 import HubsDrawing from './HubsDrawing.vue'
 import LiftDrawing from './LiftDrawing.vue'
 import PilotDrawing from './PilotDrawing.vue'
@@ -27,7 +28,7 @@ defineProps<{ drawing: SheetDrawing, values: SheetValues }>()
 const drawings: Record<SheetDrawing, Component> = {
   'disc': DiscDrawing, 'cover': CoverDrawing, 'flywheel': FlywheelDrawing, 'bell': BellDrawing, 'pilot': PilotDrawing, 'seal': SealDrawing, 'release': ReleaseDrawing,
   'guide': GuideDrawing, 'concentric': ConcentricDrawing, 'two-plate': TwoPlateDrawing, 'capacity': CapacityDrawing, 'tool': ToolDrawing, 'splines': SplinesDrawing, 'hubs': HubsDrawing,
-  'lift': LiftDrawing, 'stands': StandsDrawing, 'tilt': TiltDrawing, 'shafts': ShaftsDrawing, 'filler': FillerDrawing,
+  'lift': LiftDrawing, 'stands': StandsDrawing, 'tilt': TiltDrawing, 'shafts': ShaftsDrawing, 'filler': FillerDrawing, 'hold': HoldDrawing,
 }
 /** Those that are drawn to what was entered. */
 const toScale = new Set<SheetDrawing>(['disc', 'cover', 'pilot', 'tool', 'splines', 'shafts'])
