@@ -29,7 +29,7 @@ for (const scheme of schemes) {
         const jobId = await stage.openJob()
         await view(page, stage, jobId, 'work')
         for (let step = 0; step < 3; step++) await doStep(page)
-        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'prove', 'handover']) {
+        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'car?at=ledger', 'car?at=refit', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'prove', 'handover']) {
           await view(page, stage, jobId, path)
           await check(page, path)
         }
@@ -75,6 +75,10 @@ for (const scheme of schemes) {
           await page.keyboard.press('Escape')
           await page.getByRole('dialog').waitFor({ state: 'detached' })
         }
+        await view(page, stage, jobId, 'car')
+        await page.getByRole('button', { name: /Step by step/ }).first().click()
+        await page.getByRole('button', { name: /^Engine/ }).first().click()
+        await check(page, 'car, a thing asked')
         await view(page, stage, jobId, 'work')
         await page.keyboard.press('x')
         await page.getByLabel('What will not go').waitFor()

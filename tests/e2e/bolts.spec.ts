@@ -14,9 +14,17 @@ const boardOf = async (stage: Stage, jobId: string, group = 'bell-bolts') => (aw
 /** A hand on the simulated wrench. */
 async function handOn(port: number) {
   const socket = new WebSocket(`ws://127.0.0.1:${port}/hand`)
+  // After a click the wrench is free again only when Eldrin has put it on the next bolt.
+  let free = true
+  socket.on('message', (data) => {
+    for (const line of String(data).split('\n').filter(Boolean)) {
+      const message = JSON.parse(line) as { type: string, stopped?: string | null }
+      if (message.type === 'state') free = message.stopped === null
+    }
+  })
   await new Promise<void>((resolve, reject) => socket.once('open', () => resolve()).once('error', reject))
   const tell = (message: object) => socket.send(JSON.stringify(message))
-  return { pull: (degrees: number) => tell({ type: 'pull', degrees }), fault: (fault: string) => tell({ type: 'fault', fault }), letGo: () => socket.terminate() }
+  return { pull: (degrees: number) => tell({ type: 'pull', degrees }), ready: () => expect.poll(() => free).toBe(true), fault: (fault: string) => tell({ type: 'fault', fault }), letGo: () => socket.terminate() }
 }
 
 test('the board answers whether one is left before the box is pulled', async ({ page, stage }) => {
@@ -174,6 +182,7 @@ test('the card is printed at one to one', async ({ page, stage }, info) => {
 
 /** Pulls until the count of turns stands at `turns`. */
 async function pullTo(page: Page, hand: Awaited<ReturnType<typeof handOn>>, turns: number, of: number) {
+  await hand.ready()
   hand.pull(1500)
   await expect(page.getByText(`${turns} of ${of}`)).toBeVisible()
 }
@@ -198,6 +207,7 @@ test('a whole run with the wrench that speaks, one bolt that bottoms caught, res
     await connect(page)
     for (let turn = 1; turn <= 3; turn++) await pullTo(page, hand, turn, 24)
     await expect(page.getByTestId('curve')).toBeVisible()
+    await hand.ready()
     hand.fault('bottomed')
     hand.pull(1500)
     await expect(page.getByTestId('stop')).toContainText(/Bolt \d: tight too early\. Stop\./)

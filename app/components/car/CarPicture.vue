@@ -77,7 +77,7 @@ const words = computed(() => {
         <text v-if="nameOf(entry, view.id, view.topMm)" v-bind="nameOf(entry, view.id, view.topMm)!" :font-size="letters" text-anchor="middle" dominant-baseline="central" class="name" :class="entry.stand">{{ t(entry.thing.name) }}</text>
         <text v-if="labelOf(entry, view.id, view.topMm)" v-bind="{ x: labelOf(entry, view.id, view.topMm)!.x, y: labelOf(entry, view.id, view.topMm)!.y }" :font-size="letters" text-anchor="middle" dominant-baseline="central" class="load figure">{{ labelOf(entry, view.id, view.topMm)!.text }}</text>
       </template>
-      <text :x="drawing.fromMm + letters * 0.6" :y="letters * 1.3" :font-size="letters" fill="var(--quiet)">{{ view.name }}</text>
+      <text :x="drawing.fromMm + letters * 0.6" :y="view.heightMm - (view.id === 'side' ? 60 : 0) - letters * 0.6" :font-size="letters" fill="var(--quiet)">{{ view.name }}</text>
     </svg>
     <ul class="flex flex-wrap gap-x-5 gap-y-1 text-sm" aria-hidden="true">
       <li v-for="stand in (['off', 'loose', 'open', 'held'] as const)" :key="stand" class="flex items-center gap-2">
