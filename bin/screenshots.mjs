@@ -4,7 +4,7 @@
  * ELDRIN_DEMO_NOW, given to both, is the moment the pictures show.
  */
 import { execFileSync, spawn } from 'node:child_process'
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
@@ -26,20 +26,33 @@ const shots = {
   'plan-front-drive': { size: desk, path: `/jobs/${idOf(105)}/plan` },
   'library': { size: desk, path: '/library' },
   'work': { size: desk, path: `/jobs/${idOf(104)}/work` },
-  'work-phone': { size: phone, path: `/jobs/${idOf(104)}/work` },
-  'car': { size: desk, path: `/jobs/${idOf(103)}/car` },
-  'bolt-board': { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: askBolt },
-  'bolt-card': { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: printCard },
+  'phones': { beside: [
+    { size: phone, path: `/jobs/${idOf(104)}/work` },
+    { size: phone, path: `/jobs/${idOf(104)}/car` },
+    { size: phone, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, scheme: 'dark' },
+  ] },
+  'car': { size: { width: 1280, height: 1000 }, path: `/jobs/${idOf(104)}/car` },
+  'car-four-wheel': { size: { width: 1280, height: 1000 }, path: `/jobs/${idOf(106)}/car`, act: askCase },
+  'handling': { below: [
+    { size: desk, path: `/jobs/${idOf(106)}/bench?sheet=lift-box` },
+    { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(106)}/bench?sheet=drive-angles` },
+  ] },
+  'mating': { size: { width: 1280, height: 1500 }, path: `/jobs/${idOf(103)}/car?at=mating`, act: measureGap },
+  'bolts': { beside: [
+    { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: askBolt },
+    { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: printCard },
+  ] },
   'figure-judged': { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(103)}/bolts?group=cover-bolts`, act: typeWrongUnit },
   'tightening-run': { size: desk, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, act: tighten },
-  'tightening-phone': { size: phone, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, scheme: 'dark' },
   'bench-disc': { size: desk, path: `/jobs/${idOf(102)}/bench?sheet=disc` },
   'bench-flywheel': { size: { width: 1280, height: 1100 }, path: `/jobs/${idOf(102)}/bench?sheet=flywheel` },
   'bench-centring': { size: desk, path: `/jobs/${idOf(103)}/bench?sheet=tool-fit` },
-  'bench-open': { size: desk, path: `/jobs/${idOf(102)}/bench?at=open`, act: askPart },
-  'bench-parts': { size: desk, path: `/jobs/${idOf(102)}/bench?at=parts`, act: orderFlywheel },
-  'prove': { size: desk, path: `/jobs/${idOf(101)}/prove` },
-  'hand-over': { size: desk, path: `/jobs/${idOf(101)}/handover` },
+  'bench-decide': { below: [
+    { size: desk, path: `/jobs/${idOf(102)}/bench?at=open`, act: askPart },
+    { size: desk, path: `/jobs/${idOf(102)}/bench?at=parts`, act: orderFlywheel },
+  ] },
+  'ladder': { size: desk, path: `/jobs/${idOf(104)}/work`, act: climb },
+  'prove': { below: [{ size: desk, path: `/jobs/${idOf(101)}/prove` }, { size: desk, path: `/jobs/${idOf(101)}/handover` }] },
 }
 
 async function takeIn(page) {
@@ -66,6 +79,28 @@ async function orderFlywheel(page) {
   await part.scrollIntoViewIfNeeded()
   await page.getByText('Ordered. Its day').waitFor({ state: 'detached' }).catch(() => {})
   await page.evaluate(() => window.scrollBy(0, 200))
+}
+
+async function askCase(page) {
+  await page.getByRole('button', { name: /^Transfer case off/ }).click()
+  await page.evaluate(() => window.scrollTo(0, 0))
+}
+
+/** A gap that is left evenly all round. */
+async function measureGap(page) {
+  if (await page.getByTestId('gap-verdict').count() > 0) return
+  for (const [place, gap] of [['top', '6'], ['right', '6.4'], ['bottom', '5.7'], ['left', '6.1']]) await page.getByLabel(place, { exact: true }).fill(gap)
+  await page.getByLabel('across, mm').fill('370')
+  await page.getByRole('button', { name: 'Keep this gap' }).click()
+  await page.getByTestId('gap-verdict').waitFor()
+}
+
+/** A bolt that will not turn, on the second rung of its ladder. */
+async function climb(page) {
+  if (await page.getByTestId('ladder').count() > 0) return
+  await page.keyboard.press('x')
+  await page.getByRole('button', { name: /A bolt will not turn/ }).click()
+  await page.getByTestId('ladder').waitFor()
 }
 
 async function askBolt(page) {
@@ -125,19 +160,42 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 })
-for (const [name, { size, path, act, scheme = 'light' }] of Object.entries(shots)) {
-  if (wanted.length > 0 && !wanted.includes(name)) continue
+
+async function shoot({ size, path, act, scheme = 'light' }, file) {
   const page = await browser.newPage({ viewport: size, colorScheme: scheme })
   if (process.env.ELDRIN_DEMO_NOW) await page.clock.install({ time: process.env.ELDRIN_DEMO_NOW })
-  page.on('pageerror', error => console.error(name, error.message))
+  page.on('pageerror', error => console.error(file, error.message))
   await page.goto(base + path)
   await page.locator('#sheet h1').first().waitFor()
   await page.waitForTimeout(1200)
-  const file = join(folder, `${name}.png`)
   const done = await act?.(page, file)
   await page.waitForTimeout(400)
   if (done !== 'taken') await page.screenshot({ path: file })
   if (typeof done === 'function') done()
   await page.close()
+}
+
+/** Several pictures as one. */
+async function together(files, direction, file) {
+  const page = await browser.newPage({ viewport: { width: 2600, height: 2600 } })
+  const images = files.map(each => `<img src="data:image/png;base64,${readFileSync(each, 'base64')}">`).join('')
+  await page.setContent(`<div style="display:inline-flex;flex-direction:${direction};align-items:flex-start;gap:16px;background:#7d7a70">${images}</div>`)
+  await page.locator('div').screenshot({ path: file })
+  await page.close()
+}
+
+for (const [name, shot] of Object.entries(shots)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue
+  const file = join(folder, `${name}.png`)
+  const parts = shot.beside ?? shot.below
+  if (!parts) {
+    await shoot(shot, file)
+    continue
+  }
+  const into = mkdtempSync(join(tmpdir(), 'eldrin-shots-'))
+  const files = parts.map((_, index) => join(into, `${index}.png`))
+  for (const [index, part] of parts.entries()) await shoot(part, files[index])
+  await together(files, shot.beside ? 'row' : 'column', file)
+  rmSync(into, { recursive: true })
 }
 await browser.close()

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { correctLine, jointAngle, mountShim, rippleAcceleration, shaftLine, speedRipple } from '.'
+import { correctLine, jointAngle, mountShim, rippleAcceleration, shaftLine, shaftSpeed, speedRipple } from '.'
 
 const member = (id: string, pitchDeg: number, yawDeg = 0, phaseDeg = 0) => ({ id, pitchDeg, yawDeg, phaseDeg })
 
@@ -41,6 +41,11 @@ describe('shaft line', () => {
     const swing = (line.ripplePercent[1] - line.ripplePercent[0]) / 2 / 100 / 2
     expect(line.swingDeg * Math.PI / 180).toBeCloseTo(swing, 5)
     expect(rippleAcceleration(line.swingDeg, 3000) / rippleAcceleration(line.swingDeg, 1500)).toBeCloseTo(4, 9)
+  })
+  it('turns with the road: the shaft by the ratio, the wheel by its circumference', () => {
+    // 60 km/h is 1 km a minute: 500 turns of a wheel of 2 m, 2000 of the shaft at 4 to 1.
+    expect(shaftSpeed(60, 4, 2000)).toBeCloseTo(2000, 9)
+    expect(() => shaftSpeed(60, 0, 2000)).toThrow('axleRatio')
   })
   it('finds the shim that leaves least', () => {
     const found = correctLine([member('box', 4), member('shaft', 6), member('axle', 2)], { mountBehindMm: 800, tailBehindMm: 900, shaftLengthMm: 1400 })

@@ -25,3 +25,10 @@ export const looseTool: Record<string, SheetValues> = {
   'tool-fit': { tool: number(14.24), shaft: number(15), bore: number(15.02), tape: number(0.13), home: number(41) },
   'spline-clock': { splines: number(24), disc: number(38), shaft: number(318) },
 }
+
+/** What is known before a heavy box comes down: its weight, its support, the line of its shafts. */
+export const heavyBox: Record<string, SheetValues> = {
+  'lift-box': { mass: number(58), spread: number(4), horizontal: number(500), vertical: number(350), travel: number(350), turn: number(30) },
+  'support': { 'engine': number(165), 'box': number(58), 'rating': number(450), 'way': answer('below'), 'sump': answer('spread') },
+  'drive-angles': { 'pieces': answer('two'), 'box': number(3.4), 'shaft': number(4.1), 'rear': number(7.2), 'axle': number(2.1), 'free': number(418), 'fitted': number(414.5), 'forward': number(6) },
+}

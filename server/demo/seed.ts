@@ -5,7 +5,7 @@ import { forGarage } from '../db/for-garage'
 import { garage, person, vehicle, vehicleFastener, vehicleFigure, wrench } from '../db/schema'
 import { appendEvents, openJob } from '../job-log'
 import { DEMO_GARAGE_ID, demoBellBolts, demoFasteners, demoFigures, demoGarage, demoPeople, demoVehicles, demoWrenches } from './garage'
-import { looseTool, wornAndWarped } from './bench'
+import { heavyBox, looseTool, wornAndWarped } from './bench'
 import { DemoMechanic } from './play'
 
 const HOUR = 3_600_000
@@ -69,7 +69,7 @@ const jobs: DemoJob[] = [
   {
     vehicle: 5, packId: '4x4-transfer', hoursAgo: 9, options: { 'crank-seal': 'renewed', 'exhaust': 'off', 'slave': 'opened' }, odometerKm: 188_730,
     complaint: { symptoms: ['slips'], text: 'Slips with the timber trailer on.' }, pumpTest: { result: 'no-change', strokes: 17 },
-    work: mechanic => mechanic.workUntil('upper-bell-bolts'),
+    work: mechanic => mechanic.workUntil('upper-bell-bolts').fillSheets(heavyBox),
   },
 ]
 

@@ -1,4 +1,4 @@
-import { correctLine, rippleAcceleration, shaftLine } from '../../driveline'
+import { correctLine, rippleAcceleration, shaftLine, shaftSpeed } from '../../driveline'
 import { bottles, drained, syringeStrokes } from '../../fluids'
 import { figure, mm } from '../judgement'
 import type { Judge } from '../judgement'
@@ -7,13 +7,14 @@ import type { Judge } from '../judgement'
 const FELT_RAD_S2 = 300
 
 export const driveAngles: Judge = {
-  inputs: { box: 'number', shaft: 'number', rear: 'number', axle: 'number', boxAside: 'number', shaftAside: 'number', rearAside: 'number', axleAside: 'number', mount: 'number', tail: 'number', length: 'number', speed: 'number' },
-  needs: ['box', 'shaft', 'axle', 'boxAside', 'shaftAside', 'axleAside', 'mount', 'tail', 'length', 'speed'],
+  inputs: { box: 'number', shaft: 'number', rear: 'number', axle: 'number', boxAside: 'number', shaftAside: 'number', rearAside: 'number', axleAside: 'number', mount: 'number', tail: 'number', length: 'number', road: 'number', ratio: 'number', tyre: 'number' },
+  needs: ['box', 'shaft', 'axle', 'boxAside', 'shaftAside', 'axleAside', 'mount', 'tail', 'length', 'road', 'ratio', 'tyre'],
   judge(given) {
     const ids = given.maybe('rear') === undefined ? ['box', 'shaft', 'axle'] as const : ['box', 'shaft', 'rear', 'axle'] as const
     const members = ids.map(id => ({ id, pitchDeg: given.number(id), yawDeg: given.maybe(`${id}Aside`) ?? 0 }))
     const line = shaftLine(members)
-    const felt = rippleAcceleration(line.swingDeg, given.number('speed'))
+    const turns = shaftSpeed(given.number('road'), given.number('ratio'), given.number('tyre'))
+    const felt = rippleAcceleration(line.swingDeg, turns)
     const fix = correctLine(members, { mountBehindMm: given.number('mount'), tailBehindMm: given.number('tail'), shaftLengthMm: given.number('length') })
     const better = fix.after.residualDeg < line.residualDeg - 0.2 && Math.abs(fix.shimMm) >= 1
     const advice = line.cancels || !better ? '' : ` A shim of ${mm(Math.abs(fix.shimMm), 0)} ${fix.shimMm > 0 ? 'under the rear mount lifts the tail' : 'less under the rear mount lowers the tail'} and leaves ${fix.after.residualDeg.toFixed(1)}°.`
@@ -23,7 +24,7 @@ export const driveAngles: Judge = {
       working: [
         ...line.joints.map(joint => `joint between ${joint.front} and ${joint.rear}: ${joint.angleDeg.toFixed(2)}°, from both directions in space`),
         `left over, √|Σ β² e^2iφ|: ${line.residualDeg.toFixed(2)}°; the speed swings from ${line.ripplePercent[0].toFixed(2)} to +${line.ripplePercent[1].toFixed(2)} in 100, twice a turn`,
-        `at ${given.number('speed')} rpm that is ${felt.toFixed(0)} rad/s²`,
+        `at ${given.number('road')} km an hour the shaft turns ${turns.toFixed(0)} rpm (road / circumference × ratio): ${line.swingDeg.toFixed(3)}° to either side, twice a turn, is ${felt.toFixed(0)} rad/s²; from ${FELT_RAD_S2} on it is felt, common practice`,
         `the best turn of the box is ${fix.turnDeg.toFixed(1)}°, ${mm(fix.shimMm, 1)} at the mount`,
       ],
       figures: [figure('left over', line.residualDeg, '°', 1), figure('shim', fix.shimMm, 'mm', 0)],

@@ -47,12 +47,15 @@ describe('weight and room', () => {
     expect(findingOf('room-under', { ...room, highest: 380 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('Taller stands') })
     const tilt = { tail: 1000, boltsBehind: 350, boltsAbove: 250, wanted: 30, topBehind: 150, topAbove: 400 }
     expect(findingOf('engine-tilt', { ...tilt, room: 80 }).level).toBe('good')
+    const fan = { ...tilt, room: 80, fanAhead: 300, fanAbove: 50, hoseBehind: 100, hoseAbove: 300, intakeBehind: 50, intakeAbove: 450 }
+    expect(findingOf('engine-tilt', { ...fan, fanRoom: 60, hoseRoom: 60, intakeRoom: 90 }).level).toBe('good')
+    expect(findingOf('engine-tilt', { ...fan, fanRoom: 12, hoseRoom: 60, intakeRoom: 90 }).sentence).toContain('the fan touches')
     expect(findingOf('engine-tilt', { ...tilt, room: 10 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('Free it first') })
   })
 })
 
 describe('driveline and oil', () => {
-  const straight = { boxAside: 0, shaftAside: 0, axleAside: 0, mount: 800, tail: 950, length: 1400, speed: 3000 }
+  const straight = { boxAside: 0, shaftAside: 0, axleAside: 0, mount: 800, tail: 950, length: 1400, road: 100, ratio: 3.7, tyre: 1950 }
   it('lets parallel ends pass and offers a shim where they are not', () => {
     expect(findingOf('drive-angles', { ...straight, box: 2, shaft: 4.5, axle: 2 }).level).toBe('good')
     expect(findingOf('drive-angles', { ...straight, box: 4, shaft: 6, axle: 2 })).toMatchObject({ level: 'renew', sentence: expect.stringContaining('under the rear mount lifts the tail') })
