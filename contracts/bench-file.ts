@@ -28,7 +28,7 @@ const share = z.number().min(0).max(1)
 const school = { id, label: sentence, because: sentence }
 
 const sheet = z.strictObject({
-  id, title: sentence, row: z.enum(['measure', 'centre', 'handle']), drawing: z.enum(sheetDrawings),
+  id, title: sentence, row: z.enum(['measure', 'centre', 'handle', 'pedal']), drawing: z.enum(sheetDrawings),
   steps: z.array(id).min(1), when: when.default([]),
   look: z.array(sentence).default([]),
   fields: z.array(field).min(1),

@@ -137,6 +137,10 @@ function computed(spec: JudgeSpec, fields: Map<string, SheetField>, values: Shee
   const given: Given = {
     number: input => numberOf(fieldOf(input), valueOf(input))!.value,
     maybe: input => numberOf(fieldOf(input), valueOf(input))?.value,
+    choice: (input) => {
+      const value = fields.has(spec.inputs[input] ?? '') ? valueOf(input) : undefined
+      return value?.kind === 'choice' ? value.answer : undefined
+    },
     guessed: input => numberOf(fieldOf(input), valueOf(input))?.guessed ?? false,
     points: (input) => {
       const [field, value] = [fieldOf(input), valueOf(input)]

@@ -23,11 +23,13 @@ export interface Given {
   maybe: (input: string) => number | undefined
   points: (input: string) => number[]
   dial: (input: string) => CheckedDial
+  /** The answer that was given, or `undefined`. */
+  choice: (input: string) => string | undefined
   /** Whether the number is a rule of thumb and not this car's. */
   guessed: (input: string) => boolean
 }
 
-export type InputKind = 'number' | 'points' | 'dial'
+export type InputKind = 'number' | 'points' | 'dial' | 'choice'
 
 /** One computation: which inputs it takes, which it cannot do without, and what it makes of them. */
 export interface Judge {

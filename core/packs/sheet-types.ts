@@ -49,7 +49,7 @@ export type SheetField = FieldHead & (
 export const judgeKinds = [
   'disc-wear', 'part-match', 'finger-heights', 'face-runout', 'face-square', 'bore-offset', 'dual-mass', 'machining-left', 'pilot-seat', 'pilot-stack', 'seal-depth',
   'play-limit', 'match-height', 'concentric-gap', 'torque-capacity', 'launch-heat', 'release-demand', 'tool-fit', 'spline-clock', 'hub-offset',
-  'hands-or-jack', 'stand-loads', 'support-share', 'room-under', 'engine-tilt', 'drive-angles', 'bearing-forward', 'filling',
+  'hands-or-jack', 'stand-loads', 'support-share', 'room-under', 'engine-tilt', 'drive-angles', 'bearing-forward', 'filling', 'release-chain', 'release-cable', 'actuator-window', 'trapped-air', 'pumped-pedal', 'pedal-proof',
 ] as const
 export type JudgeKind = typeof judgeKinds[number]
 
@@ -66,7 +66,7 @@ export interface JudgeSpec {
 }
 
 /** Drawings Eldrin has for a sheet. */
-export const sheetDrawings = ['disc', 'cover', 'flywheel', 'bell', 'pilot', 'seal', 'release', 'guide', 'concentric', 'two-plate', 'capacity', 'tool', 'splines', 'hubs', 'lift', 'stands', 'tilt', 'shafts', 'filler', 'hold'] as const
+export const sheetDrawings = ['disc', 'cover', 'flywheel', 'bell', 'pilot', 'seal', 'release', 'guide', 'concentric', 'two-plate', 'capacity', 'tool', 'splines', 'hubs', 'lift', 'stands', 'tilt', 'shafts', 'filler', 'hold', 'chain', 'line', 'pumped'] as const
 export type SheetDrawing = typeof sheetDrawings[number]
 
 /** Look, measure, centre: one subject of the bench. */
@@ -74,7 +74,7 @@ export interface Sheet {
   id: string
   title: string
   /** Which row of the bench it stands in. */
-  row: 'measure' | 'centre' | 'handle'
+  row: 'measure' | 'centre' | 'handle' | 'pedal'
   drawing: SheetDrawing
   /** Steps at which it is filled in; it applies where the job has one of them. */
   steps: string[]

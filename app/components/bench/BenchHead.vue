@@ -5,7 +5,7 @@ const t = useTerms()
 const router = useRouter()
 const route = useRoute()
 const subjects = computed(() => [
-  ...bench.value.sheets.map(sheet => ({ key: `sheet=${sheet.id}`, name: t(sheet.title), query: { sheet: sheet.id } as Record<string, string> })),
+  ...bench.value.sheets.filter(sheet => sheet.row !== 'pedal').map(sheet => ({ key: `sheet=${sheet.id}`, name: t(sheet.title), query: { sheet: sheet.id } as Record<string, string> })),
   ...[['open', 'While it is open'], ['bolts', 'Bolts: again or new'], ['parts', 'Parts'], ['marks', 'Which way round, and old parts']].map(([at, name]) => ({ key: `at=${at}`, name: name!, query: { at: at! } as Record<string, string> })),
 ])
 const here = computed(() => route.query.at && route.query.at !== 'ways' ? `at=${String(route.query.at)}` : `sheet=${String(route.query.sheet)}`)

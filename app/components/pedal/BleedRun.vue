@@ -40,6 +40,7 @@ useKeys({ Space: main, Backspace: store.undo })
 <template>
   <SheetWithMargin margin-title="Pump and rest">
     <div class="pb-28">
+      <PedalHead />
       <h1 class="text-2xl">{{ t(operation.title) }}</h1>
       <template v-if="!bleeding || !stage">
         <div v-if="blocked || blockers.length" class="mt-4 border-l-4 border-attention pl-4 text-lg" role="note">

@@ -30,7 +30,7 @@ const orderOf = (partId: string) => state.value.orders.find(order => order.cameA
     <ul v-if="off.length"><OrientationLine v-for="entry in off" :key="entry.id" :entry="entry" /></ul>
     <p v-if="mates"><NuxtLink no-prefetch class="button" :to="{ path: path('car'), query: { at: 'mating' } }">Mating: checks and the gap</NuxtLink></p>
     <p v-if="sheets.length" class="flex flex-wrap gap-2">
-      <NuxtLink v-for="sheet in sheets" :key="sheet.id" no-prefetch class="button" :to="{ path: path('bench'), query: { sheet: sheet.id } }">On the bench: {{ t(sheet.title) }}</NuxtLink>
+      <NuxtLink v-for="sheet in sheets" :key="sheet.id" no-prefetch class="button" :to="{ path: path(sheet.row === 'pedal' ? 'pedal' : 'bench'), query: { sheet: sheet.id } }">{{ sheet.row === 'pedal' ? 'Pedal' : 'On the bench' }}: {{ t(sheet.title) }}</NuxtLink>
     </p>
   </section>
 </template>

@@ -8,6 +8,7 @@ import { bearingForward, driveAngles, filling } from './driveline'
 import { concentricSetUp, matchHeight, playLimit, sealDepth } from './fits'
 import { dualMassWheel, faceRunout, machining } from './flywheel'
 import { engineTilt, handsOrJack, onStands, roomUnder, supportShare } from './handling'
+import { airInLine, pedalProof, pumped, releaseByCable, releaseByFluid, taughtWindow } from './pedal'
 import { pilotSeat, pilotStack } from './pilot'
 
 /** Every computation a sheet can ask for. */
@@ -16,5 +17,6 @@ export const judges: Record<JudgeKind, Judge> = {
   'bore-offset': boreOffCentre, 'dual-mass': dualMassWheel, 'machining-left': machining, 'pilot-seat': pilotSeat, 'pilot-stack': pilotStack,
   'seal-depth': sealDepth, 'play-limit': playLimit, 'match-height': matchHeight, 'concentric-gap': concentricSetUp, 'torque-capacity': capacity, 'launch-heat': heatOfAStart,
   'hands-or-jack': handsOrJack, 'stand-loads': onStands, 'support-share': supportShare, 'bearing-forward': bearingForward, 'room-under': roomUnder, 'engine-tilt': engineTilt, 'drive-angles': driveAngles, 'filling': filling,
-  'release-demand': releaseLoad, 'tool-fit': toolInPilot, 'spline-clock': splinesMeet, 'hub-offset': hubsInLine,
+  'release-demand': releaseLoad, 'release-chain': releaseByFluid, 'release-cable': releaseByCable, 'actuator-window': taughtWindow,
+  'trapped-air': airInLine, 'pumped-pedal': pumped, 'pedal-proof': pedalProof, 'tool-fit': toolInPilot, 'spline-clock': splinesMeet, 'hub-offset': hubsInLine,
 }

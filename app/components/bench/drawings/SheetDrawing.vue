@@ -4,6 +4,7 @@ import type { SheetValues } from '../../../../core/bench'
 import type { SheetDrawing } from '../../../../core/packs'
 import BellDrawing from './BellDrawing.vue'
 import CapacityDrawing from './CapacityDrawing.vue'
+import ChainDrawing from './ChainDrawing.vue'
 import ConcentricDrawing from './ConcentricDrawing.vue'
 import CoverDrawing from './CoverDrawing.vue'
 import DiscDrawing from './DiscDrawing.vue'
@@ -13,6 +14,8 @@ import GuideDrawing from './GuideDrawing.vue'
 import HoldDrawing from './HoldDrawing.vue'
 import HubsDrawing from './HubsDrawing.vue'
 import LiftDrawing from './LiftDrawing.vue'
+import LineDrawing from './LineDrawing.vue'
+import PumpedDrawing from './PumpedDrawing.vue'
 import PilotDrawing from './PilotDrawing.vue'
 import ReleaseDrawing from './ReleaseDrawing.vue'
 import SealDrawing from './SealDrawing.vue'
@@ -28,10 +31,10 @@ defineProps<{ drawing: SheetDrawing, values: SheetValues }>()
 const drawings: Record<SheetDrawing, Component> = {
   'disc': DiscDrawing, 'cover': CoverDrawing, 'flywheel': FlywheelDrawing, 'bell': BellDrawing, 'pilot': PilotDrawing, 'seal': SealDrawing, 'release': ReleaseDrawing,
   'guide': GuideDrawing, 'concentric': ConcentricDrawing, 'two-plate': TwoPlateDrawing, 'capacity': CapacityDrawing, 'tool': ToolDrawing, 'splines': SplinesDrawing, 'hubs': HubsDrawing,
-  'lift': LiftDrawing, 'stands': StandsDrawing, 'tilt': TiltDrawing, 'shafts': ShaftsDrawing, 'filler': FillerDrawing, 'hold': HoldDrawing,
+  'lift': LiftDrawing, 'stands': StandsDrawing, 'tilt': TiltDrawing, 'shafts': ShaftsDrawing, 'filler': FillerDrawing, 'hold': HoldDrawing, 'chain': ChainDrawing, 'line': LineDrawing, 'pumped': PumpedDrawing,
 }
 /** Those that are drawn to what was entered. */
-const toScale = new Set<SheetDrawing>(['disc', 'cover', 'pilot', 'tool', 'splines', 'shafts'])
+const toScale = new Set<SheetDrawing>(['disc', 'cover', 'pilot', 'tool', 'splines', 'shafts', 'chain'])
 </script>
 
 <template>

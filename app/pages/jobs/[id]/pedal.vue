@@ -11,12 +11,16 @@ const pedalSteps = computed(() => {
   return (state.value.procedure?.operations ?? []).filter(operation => [...operation.needs, ...operation.ends, ...operation.gives].some(fact => guarded.has(fact)))
     .sort((a, b) => order.get(a.id)! - order.get(b.id)!)
 })
+const route = useRoute()
+const sheet = computed(() => state.value.procedure?.bench.sheets.find(entry => entry.row === 'pedal' && entry.id === route.query.sheet) ?? null)
 const forbidden = computed(() => pedalForbidden(state.value)?.because ?? null)
 </script>
 
 <template>
-  <BleedRun v-if="bleeding" :operation="bleeding" :blocked="forbidden" />
+  <SheetView v-if="sheet" :key="sheet.id" :sheet="sheet"><PedalHead /></SheetView>
+  <BleedRun v-else-if="bleeding" :operation="bleeding" :blocked="forbidden" />
   <SheetWithMargin v-else margin-title="If it is opened">
+    <PedalHead />
     <h1 class="text-2xl">Nothing to count on this job</h1>
     <p v-if="forbidden" class="mt-4 border-l-4 border-danger pl-4 text-lg"><span class="label">No stroke now.</span> {{ t(forbidden) }}</p>
     <p class="mt-3 text-lg">No bleeding by counted strokes stands in this plan. What works the pedal, in its order:</p>
