@@ -19,13 +19,13 @@ const words = computed(() => props.found.closed ? 'The faces meet all round.' : 
 </script>
 
 <template>
-  <svg viewBox="-180 -172 360 344" role="img" :aria-label="words" fill="none" class="w-full" data-testid="gap-picture">
+  <svg viewBox="-212 -176 424 352" role="img" :aria-label="words" fill="none" class="w-full" data-testid="gap-picture">
     <path v-if="!found.closed" :d="band" fill="var(--attention)" fill-opacity="0.35" fill-rule="evenodd" stroke="var(--attention)" stroke-width="2" />
     <circle :r="R" stroke="var(--ink)" stroke-width="3" /><circle :r="R - 16" stroke="var(--line)" stroke-width="1.5" />
     <g v-for="reading in readings" :key="reading.angleDeg">
       <circle :cx="at(reading.angleDeg, outer(reading.gapMm)).x" :cy="at(reading.angleDeg, outer(reading.gapMm)).y" r="6" fill="var(--action)" />
       <text :x="at(reading.angleDeg, 60).x" :y="at(reading.angleDeg, 60).y + 6" text-anchor="middle" class="figure" font-size="18" fill="var(--ink)">{{ reading.gapMm }}</text>
     </g>
-    <text v-for="deg in [0, 90, 180, 270]" :key="deg" :x="at(deg, 160).x" :y="at(deg, 160).y + 6" text-anchor="middle" font-size="17" fill="var(--quiet)">{{ { 0: 'top', 90: 'right', 180: 'bottom', 270: 'left' }[deg] }}</text>
+    <text v-for="deg in [0, 90, 180, 270]" :key="deg" :x="at(deg, deg % 180 === 0 ? 162 : 180).x" :y="at(deg, 162).y + 6" text-anchor="middle" font-size="17" fill="var(--quiet)">{{ { 0: 'top', 90: 'right', 180: 'bottom', 270: 'left' }[deg] }}</text>
   </svg>
 </template>

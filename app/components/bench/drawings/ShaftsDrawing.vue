@@ -3,7 +3,7 @@ import { line as linePath, scaleLinear } from 'd3'
 import type { SheetValues } from '../../../../core/bench'
 import { shaftLine } from '../../../../core/driveline'
 
-/** The shaft line in side view, its angles five times too large, and the ripple it leaves through one turn. */
+/** The shaft line in side view, its angles drawn larger, and the ripple it leaves through one turn. */
 const props = defineProps<{ values: SheetValues }>()
 const number = (id: string, usual: number) => {
   const value = props.values[id]
@@ -22,7 +22,7 @@ const shafts = computed(() => {
 const lengths = computed(() => twoPieces.value ? [60, 85, 85, 50] : [70, 150, 60])
 const points = computed(() => members.value.reduce<[number, number][]>((list, member, index) => {
   const [x, y] = list.at(-1)!
-  const angle = member.pitchDeg * 5 * Math.PI / 180
+  const angle = member.pitchDeg * 3.5 * Math.PI / 180
   return [...list, [x + lengths.value[index]! * Math.cos(angle), y + lengths.value[index]! * Math.sin(angle)]]
 }, [[20, 36]]))
 const ripple = computed(() => {
@@ -34,7 +34,7 @@ const ripple = computed(() => {
 </script>
 
 <template>
-  <DrawingFrame label="Shaft line in side view with its angles five times too large, and under it the speed ripple through one turn">
+  <DrawingFrame label="Shaft line in side view with its angles drawn larger, and under it the speed ripple through one turn">
     <path :d="`M${points.map(point => point.map(each => each.toFixed(1)).join(' ')).join(' L')}`" stroke-width="7" stroke="var(--line)" />
     <circle v-for="(point, index) in points.slice(1, -1)" :key="index" :cx="point[0]" :cy="point[1]" r="9" fill="var(--action)" stroke="none" />
     <text v-for="(joint, index) in shafts?.joints ?? []" :key="joint.rear" :x="points[index + 1]![0]" :y="points[index + 1]![1] + (index % 2 === 0 ? 30 : -18)" text-anchor="middle">{{ joint.angleDeg.toFixed(1) }}°</text>
@@ -42,6 +42,6 @@ const ripple = computed(() => {
     <text x="20" y="20">box</text><text x="300" y="20" text-anchor="end">axle</text>
     <line x1="20" x2="300" y1="205" y2="205" class="quiet" stroke-dasharray="4 4" />
     <path :d="ripple" stroke="var(--attention)" stroke-width="3" />
-    <text x="20" y="160">speed through one turn</text>
+    <text x="20" y="166">speed through one turn</text>
   </DrawingFrame>
 </template>

@@ -18,6 +18,8 @@ const forbidden = computed(() => pedalForbidden(state.value)?.because ?? null)
 
 <template>
   <SheetView v-if="sheet" :key="sheet.id" :sheet="sheet"><PedalHead /></SheetView>
+  <BleedAdviceView v-else-if="route.query.at === 'advice'" />
+  <BleedLearnView v-else-if="route.query.at === 'learn'" />
   <BleedRun v-else-if="bleeding" :operation="bleeding" :blocked="forbidden" />
   <SheetWithMargin v-else margin-title="If it is opened">
     <PedalHead />

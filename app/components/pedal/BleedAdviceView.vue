@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { adviseBleed } from '../../../core/hydraulics'
+import type { BleedSituation } from '../../../core/hydraulics'
+import { bleedWords } from '../../lib/bleed-words'
+
+/** Which way to bleed on this job, from what is there. */
+const { store, state, path } = useJob()
+const marginOpen = ref(false)
+const options = computed(() => state.value.procedure?.options ?? {})
+const concentric = computed(() => options.value.slave === 'concentric' || state.value.procedure!.items.some(item => item.id === 'concentric-slave'))
+const helper = ref<'yes' | 'no'>(state.value.procedure!.hands === 2 || state.value.circumstances.helper ? 'yes' : 'no')
+const bleeder = ref<BleedSituation['bleeder']>(concentric.value ? 'at-top' : 'low')
+const shared = ref<'yes' | 'no'>('yes')
+const preFilled = ref<'yes' | 'no'>('no')
+const hours = ref<'1' | '3' | 'night'>(state.value.promisedAt && Date.parse(state.value.promisedAt) - Date.now() < 3 * 3_600_000 ? '1' : 'night')
+const tools = ref<Record<BleedSituation['tools'][number], boolean>>({ 'vacuum-pump': false, 'pressure-bottle': false, 'syringe': false })
+const toolWords = { 'vacuum-pump': 'a vacuum pump', 'pressure-bottle': 'a pressure bottle that fits', 'syringe': 'a syringe with a hose' } as const
+const advice = computed(() => adviseBleed({
+  opened: options.value.slave !== 'aside', preFilled: preFilled.value === 'yes', slave: concentric.value ? 'concentric' : 'outside', bleeder: bleeder.value, helper: helper.value === 'yes',
+  tools: (Object.keys(tools.value) as BleedSituation['tools']).filter(tool => tools.value[tool]), minutesLeft: { 1: 60, 3: 180, night: 900 }[hours.value], sharedReservoir: shared.value === 'yes',
+}))
+useKeys({ Backspace: store.undo })
+</script>
+
+<template>
+  <SheetWithMargin v-model:open="marginOpen" margin-title="The schools">
+    <PedalHead />
+    <h1 class="text-2xl">Which way to bleed</h1>
+    <div class="mt-4 grid gap-4 md:grid-cols-2">
+      <ChoiceRow v-model="helper" label="A second person" :choices="[{ id: 'yes', label: 'is there' }, { id: 'no', label: 'is not' }]" />
+      <ChoiceRow v-model="bleeder" label="The bleeder" :choices="[{ id: 'at-top', label: 'sits at the top' }, { id: 'low', label: 'sits low' }, { id: 'none', label: 'there is none' }]" />
+      <ChoiceRow v-model="shared" label="The reservoir" :choices="[{ id: 'yes', label: 'feeds the brakes too' }, { id: 'no', label: 'is the clutch’s own' }]" />
+      <ChoiceRow v-model="preFilled" label="The set" :choices="[{ id: 'no', label: 'comes dry' }, { id: 'yes', label: 'comes filled, strap on' }]" />
+      <ChoiceRow v-model="hours" label="The car can stand" :choices="[{ id: '1', label: 'an hour' }, { id: '3', label: 'three hours' }, { id: 'night', label: 'overnight' }]" />
+      <fieldset><legend class="label">At hand</legend><div class="mt-2 flex flex-wrap gap-2"><label v-for="(word, tool) in toolWords" :key="tool" class="flex min-h-12 items-center gap-2 border-2 border-line bg-sheet px-3"><input v-model="tools[tool]" type="checkbox" class="size-5 min-h-0 w-auto">{{ word }}</label></div></fieldset>
+    </div>
+    <ol class="ruled mt-5" data-testid="bleed-advice">
+      <li v-for="(entry, index) in advice.filter(each => each.possible)" :key="entry.method" class="py-3">
+        <p class="text-xl" :class="index === 0 ? 'font-bold' : 'font-semibold'">{{ bleedWords[entry.method] }}<span v-if="index === 0" class="ml-2 text-base text-good">✓ advised here</span> <span class="figure text-base font-normal text-quiet">about {{ entry.minutes }} min</span></p>
+        <p v-for="line in entry.because" :key="line">{{ line }}</p>
+      </li>
+    </ol>
+    <h2 class="mt-5 border-b border-ink pb-1 text-lg">Not here</h2>
+    <ul class="ruled"><li v-for="entry in advice.filter(each => !each.possible)" :key="entry.method" class="py-2 text-quiet"><span class="label text-ink">{{ bleedWords[entry.method] }}.</span> {{ entry.because.join(' ') }}</li></ul>
+    <p class="mt-5 flex flex-wrap gap-2"><NuxtLink class="button" :to="path('plan')">Switch it in the plan, under How</NuxtLink><NuxtLink class="button" :to="{ path: path('pedal'), query: { at: 'learn' } }">See why a rest works</NuxtLink></p>
+    <template #margin>
+      <div class="grid gap-3">
+        <h2 class="border-b border-ink pb-1 text-lg max-lg:hidden">The schools</h2>
+        <p><span class="label">Pump and rest</span> lets the air climb by itself. Nobody is needed, and nothing can go dry; it takes hours.</p>
+        <p><span class="label">Two people</span> send fluid and air out at the bleeder: quick while both keep the beat, close before the pedal comes up.</p>
+        <p><span class="label">From below</span> pushes air the way it climbs. Dirt goes up with it: draw a shared reservoir down first.</p>
+        <p class="text-sm text-quiet">Points and minutes are trade practice, from memory. The maker’s way and kind of fluid go before it. Glasses on; fluid strips paint.</p>
+      </div>
+    </template>
+  </SheetWithMargin>
+</template>
