@@ -44,9 +44,12 @@ const shots = {
   ] },
   'figure-judged': { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(103)}/bolts?group=cover-bolts`, act: typeWrongUnit },
   'tightening-run': { size: desk, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, act: tighten },
-  'bench-disc': { size: desk, path: `/jobs/${idOf(102)}/bench?sheet=disc` },
+  'bench-disc-centring': { below: [{ size: desk, path: `/jobs/${idOf(102)}/bench?sheet=disc` }, { size: desk, path: `/jobs/${idOf(103)}/bench?sheet=tool-fit` }] },
   'bench-flywheel': { size: { width: 1280, height: 1100 }, path: `/jobs/${idOf(102)}/bench?sheet=flywheel` },
-  'bench-centring': { size: desk, path: `/jobs/${idOf(103)}/bench?sheet=tool-fit` },
+  'pedal': { below: [
+    { size: desk, path: `/jobs/${idOf(105)}/pedal?sheet=pedal-geometry`, act: fillChain },
+    { size: { width: 1280, height: 1300 }, path: `/jobs/${idOf(105)}/pedal?at=learn` },
+  ] },
   'bench-decide': { below: [
     { size: desk, path: `/jobs/${idOf(102)}/bench?at=open`, act: askPart },
     { size: desk, path: `/jobs/${idOf(102)}/bench?at=parts`, act: orderFlywheel },
@@ -101,6 +104,16 @@ async function climb(page) {
   await page.keyboard.press('x')
   await page.getByRole('button', { name: /A bolt will not turn/ }).click()
   await page.getByTestId('ladder').waitFor()
+}
+
+/** Bores of master and slave; the rest by rule of thumb. */
+async function fillChain(page) {
+  if (await page.getByText('to spare').count() > 0) return
+  await page.getByRole('radio', { name: 'Master and slave' }).click()
+  for (const [field, bore] of [[/^Bore of the master/, '19'], [/^Bore of the slave/, '22']]) await page.getByLabel(field).fill(bore)
+  await page.keyboard.press('Tab')
+  await page.getByText('to spare').waitFor()
+  await page.evaluate(() => window.scrollTo(0, 0))
 }
 
 async function askBolt(page) {

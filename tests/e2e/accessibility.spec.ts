@@ -29,7 +29,7 @@ for (const scheme of schemes) {
         const jobId = await stage.openJob()
         await view(page, stage, jobId, 'work')
         for (let step = 0; step < 3; step++) await doStep(page)
-        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'car?at=ledger', 'car?at=refit', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'prove', 'handover']) {
+        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'car?at=ledger', 'car?at=refit', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'pedal?at=advice', 'prove', 'handover']) {
           await view(page, stage, jobId, path)
           await check(page, path)
         }
@@ -37,7 +37,7 @@ for (const scheme of schemes) {
 
       test('on the bench', async ({ page, stage }) => {
         const jobId = await stage.openJob()
-        for (const path of ['bench', 'bench?sheet=flywheel', 'bench?sheet=capacity', 'bench?at=open', 'bench?at=ways&sheet=flywheel', 'bench?at=parts', 'bench?at=marks', 'bench?at=bolts']) {
+        for (const path of ['bench', 'bench?sheet=flywheel', 'bench?sheet=capacity', 'bench?at=open', 'bench?at=ways&sheet=flywheel', 'bench?at=parts', 'bench?at=marks', 'bench?at=bolts', 'pedal?sheet=pedal-geometry', 'pedal?at=learn']) {
           await view(page, stage, jobId, path)
           await check(page, path)
         }

@@ -26,6 +26,7 @@ useKeys({ Backspace: store.undo })
   <SheetWithMargin v-model:open="marginOpen" margin-title="The schools">
     <PedalHead />
     <h1 class="text-2xl">Which way to bleed</h1>
+    <p v-if="advice[0]" class="mt-3 border-l-4 border-good pl-3 text-xl" aria-live="polite" data-testid="advised"><span class="font-bold">{{ bleedWords[advice[0].method] }}.</span> {{ advice[0].because[0] }}</p>
     <div class="mt-4 grid gap-4 md:grid-cols-2">
       <ChoiceRow v-model="helper" label="A second person" :choices="[{ id: 'yes', label: 'is there' }, { id: 'no', label: 'is not' }]" />
       <ChoiceRow v-model="bleeder" label="The bleeder" :choices="[{ id: 'at-top', label: 'sits at the top' }, { id: 'low', label: 'sits low' }, { id: 'none', label: 'there is none' }]" />

@@ -61,7 +61,7 @@ useKeys({ Backspace: store.undo })
       <template v-else>Not firm after {{ report.rounds.length }} rounds: air stays where it is. Another way, or a line that rises.</template>
     </p>
     <template v-if="report && shown">
-      <svg viewBox="0 0 640 260" role="img" :aria-label="`The line after round ${shown.round}: ${shown.airMl.toFixed(2)} ml of air left`" class="mt-3 w-full max-w-3xl" fill="none">
+      <svg viewBox="0 40 640 222" role="img" :aria-label="`The line after round ${shown.round}: ${shown.airMl.toFixed(2)} ml of air left`" class="mt-3 w-full max-w-3xl" fill="none">
         <polyline :points="drawn.map(point => `${point.x},${point.y}`).join(' ')" stroke="var(--line)" stroke-width="20" stroke-linejoin="round" /><polyline :points="drawn.map(point => `${point.x},${point.y}`).join(' ')" stroke="var(--sheet)" stroke-width="15" stroke-linejoin="round" />
         <rect x="12" y="196" width="44" height="40" stroke="var(--ink)" stroke-width="2" fill="var(--tint)" /><text x="34" y="256" text-anchor="middle" class="text-sm" fill="var(--ink)">slave</text>
         <text :x="drawn.at(-1)!.x" :y="drawn.at(-1)!.y - 18" text-anchor="middle" class="text-sm" fill="var(--ink)">reservoir</text>
