@@ -69,13 +69,15 @@ const mating = z.strictObject({
   checks: z.array(z.strictObject({
     id, title: sentence, because: sentence, done: id.optional(),
     reading: z.strictObject({ step: id, id, good: z.array(sentence).min(1) }).optional(), sheet: z.strictObject({ id, judges: judgeList }).optional(),
-  }).refine(check => one(check, ['reading', 'sheet', 'done']) > 0, 'a check says what it looks at: a reading, a sheet or a step')),
+    answer: z.strictObject({ sheet: id, field: id, good: z.array(id).min(1) }).optional(),
+  }).refine(check => one(check, ['reading', 'sheet', 'answer', 'done']) > 0, 'a check says what it looks at: a reading, a sheet, an answer or a step')),
   causes: z.array(z.strictObject({
     id, title: sentence, prior: z.number().positive().max(1), even: z.number().positive().max(20), tilted: z.number().positive().max(20), todo: sentence,
     signs: z.array(z.strictObject({
       reading: z.strictObject({ step: id, id, is: z.array(sentence).min(1) }).optional(), sheet: z.strictObject({ id, judges: judgeList, levels: z.array(z.enum(levels)).min(1) }).optional(),
+      answer: z.strictObject({ sheet: id, field: id, is: z.array(id).min(1) }).optional(),
       notMeasured: id.optional(), notDone: id.optional(), factor: z.number().positive().max(50), because: sentence,
-    }).refine(sign => one(sign, ['reading', 'sheet', 'notMeasured', 'notDone']) === 1, 'a sign looks at one thing')).default([]),
+    }).refine(sign => one(sign, ['reading', 'sheet', 'answer', 'notMeasured', 'notDone']) === 1, 'a sign looks at one thing')).default([]),
   })).min(2),
 }).transform((value): Mating => value)
 

@@ -20,7 +20,7 @@ export const drawingFile = z.strictObject({
   raisedMm: z.number().min(100).max(2000), fromMm: place, toMm: place, upMm: z.number().min(300).max(3000),
   body: z.strictObject({ side: shapes, top: shapes }),
   things: z.array(z.strictObject({
-    id, name: sentence, label: z.enum(['side', 'top', 'both']).optional(), items: z.array(id).default([]), fixings: z.array(id).default([]), groups: z.array(id).default([]), appears: z.boolean().default(false), optional: z.boolean().default(false), side: shapes, top: shapes, onGround: z.boolean().default(false),
+    id, name: sentence, label: z.enum(['side', 'top', 'both']).optional(), items: z.array(id).default([]), fixings: z.array(id).default([]), groups: z.array(id).default([]), appears: z.boolean().default(false), optional: z.boolean().default(false), side: shapes, top: shapes, onGround: z.boolean().default(false), holds: z.strictObject({ name: sentence, kg: kilograms }).optional(),
   }).refine(thing => !(thing.appears || thing.optional) || thing.items.length + thing.fixings.length > 0, { path: ['items'], error: 'what may be absent names the entries it goes by' })
     .refine(thing => thing.side.length + thing.top.length > 0, { path: ['side'], error: 'a thing is seen from the side or from above' })).min(1),
   carried: z.array(z.strictObject({

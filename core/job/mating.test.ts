@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { operation, smallPack } from '../../tests/support/small-pack'
 import { TestLog } from '../../tests/support/job-log'
-import type { Mating } from '../packs'
+import type { Mating, Sheet } from '../packs'
 import { lastGap, matingCausesOf, matingChecks } from './mating'
 
 const mating: Mating = {
@@ -9,6 +9,7 @@ const mating: Mating = {
   checks: [
     { id: 'dowels', title: 'Dowels', because: 'They center it.', reading: { step: 'look', id: 'dowels', good: ['both'] } },
     { id: 'gear', title: 'In gear', because: 'The splines turn.', done: 'gear' },
+    { id: 'lines', title: 'Lines', because: 'What is trapped is cut.', answer: { sheet: 'around', field: 'lines', good: ['clear'] } },
     { id: 'elsewhere', title: 'Not here', because: 'Another layout.', done: 'nowhere' },
   ],
   causes: [
@@ -16,22 +17,27 @@ const mating: Mating = {
     { id: 'dowel', title: 'Dowel', prior: 0.5, even: 0.5, tilted: 1.5, todo: 'Look.', signs: [{ reading: { step: 'look', id: 'dowels', is: ['bent'] }, factor: 6, because: 'Bent.' }] },
   ],
 }
+const around: Sheet = {
+  id: 'around', title: 'Around', row: 'centre', drawing: 'bell', steps: ['mate'], when: [], look: [], judges: [], schools: [],
+  fields: [{ id: 'lines', name: 'Lines', kind: 'choice', when: [], answers: [{ id: 'clear', label: 'Clear', says: 'good' }, { id: 'near', label: 'Near', says: 'renew', because: 'Tie it.' }] }],
+}
 const pack = smallPack({
   operations: [
     operation('look', { readings: [{ id: 'dowels', name: 'Dowels', kind: 'choice', choices: ['both', 'bent'], required: true }] }),
     operation('gear', {}),
     operation('mate', { readings: [{ id: 'gap', name: 'Gap', kind: 'choice', choices: ['none', 'a gap'], stops: ['a gap'], required: true }] }),
   ],
-}, { bench: { sheets: [], orientations: [], oldParts: [], reachable: [], mating } })
+}, { bench: { sheets: [around], orientations: [], oldParts: [], reachable: [], mating } })
 const open = () => TestLog.open(pack)
 const gap = (...gaps: number[]) => ({ diameterMm: 360, readings: gaps.map((gapMm, index) => ({ angleDeg: index * 360 / gaps.length, gapMm })) })
 
 describe('mating', () => {
   it('knows from the log what is right, wrong and open, and asks nothing of other layouts', () => {
     const log = open()
-    expect(matingChecks(log.state).map(({ check, stand }) => [check.id, stand])).toEqual([['dowels', 'open'], ['gear', 'open']])
+    expect(matingChecks(log.state).map(({ check, stand }) => [check.id, stand])).toEqual([['dowels', 'open'], ['gear', 'open'], ['lines', 'open']])
     log.add('reading-taken', { stepId: 'look', readingId: 'dowels', value: 'bent', unit: null }).done('gear')
-    expect(matingChecks(log.state).map(({ stand }) => stand)).toEqual(['wrong', 'right'])
+    log.add('sheet-read', { sheetId: 'around', values: { lines: { kind: 'choice', answer: 'near' } }, cleared: [] })
+    expect(matingChecks(log.state).map(({ stand }) => stand)).toEqual(['wrong', 'right', 'wrong'])
   })
   it('ranks causes by the gap and by what the log knows; they add up to one', () => {
     const log = open().add('gap-measured', gap(4, 4, 4, 4))

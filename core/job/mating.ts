@@ -40,6 +40,11 @@ export function matingChecks(state: JobState): CheckStand[] {
         stands.push('open')
       }
     }
+    if (check.answer) {
+      if (!state.procedure!.bench.sheets.some(sheet => sheet.id === check.answer!.sheet)) return []
+      const said = answerOf(state, check.answer)
+      stands.push(said === null ? 'open' : check.answer.good.includes(said) ? 'right' : 'wrong')
+    }
     if (check.done) {
       if (!here(check.done)) return []
       stands.push(state.done[check.done] ? 'right' : 'open')
@@ -63,6 +68,10 @@ function signHolds(state: JobState, sign: MatingSign): boolean {
     const level = levelOf(state, sign.sheet.id, sign.sheet.judges)
     return level !== null && sign.sheet.levels.includes(level)
   }
+  if (sign.answer) {
+    const said = answerOf(state, sign.answer)
+    return said !== null && sign.answer.is.includes(said)
+  }
   if (sign.notMeasured) return state.procedure!.bench.sheets.some(sheet => sheet.id === sign.notMeasured) && !state.sheets[sign.notMeasured]
   return sign.notDone !== undefined && (state.plan?.order.includes(sign.notDone) ?? false) && !state.done[sign.notDone]
 }
@@ -70,6 +79,12 @@ function signHolds(state: JobState, sign: MatingSign): boolean {
 function readingOf(state: JobState, { step, id }: { step: string, id: string }): string | null {
   const found = state.readings.findLast(entry => entry.stepId === step && entry.readingId === id)
   return found ? String(found.value) : null
+}
+
+/** What was answered to a question of a sheet; `null` where nothing was. */
+export function answerOf(state: JobState, { sheet, field }: { sheet: string, field: string }): string | null {
+  const value = state.sheets[sheet]?.values[field]
+  return value?.kind === 'choice' ? value.answer : null
 }
 
 function levelOf(state: JobState, sheetId: string, kinds: JudgeKind[]): Level | null {

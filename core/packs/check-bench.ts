@@ -56,7 +56,7 @@ export function checkBench(pack: Pack, stepIds: Set<string>): PackFault[] {
       }
     }
   }
-  if (pack.bench.mating) checkMating(pack.bench.mating, stepIds, fault)
+  if (pack.bench.mating) checkMating(pack.bench.mating, sheets, stepIds, fault)
   for (const entry of orientations) wantSteps(`bench.orientations[${entry.id}]`, [...entry.off, ...entry.back])
   for (const entry of oldParts) wantSteps(`bench.oldParts[${entry.id}]`, [...entry.off, ...entry.until])
   for (const entry of reachable) wantSteps(`bench.reachable[${entry.id}]`, entry.reachedBy)
@@ -64,8 +64,12 @@ export function checkBench(pack: Pack, stepIds: Set<string>): PackFault[] {
 }
 
 /** Its own step has to be there; what checks and signs name may belong to other layouts. */
-function checkMating({ step, causes }: Mating, stepIds: Set<string>, fault: (path: string, reason: string) => void): void {
+function checkMating({ step, checks, causes }: Mating, sheets: Sheet[], stepIds: Set<string>, fault: (path: string, reason: string) => void): void {
   if (!stepIds.has(step)) fault('bench.mating.step', `unknown operation "${step}"`)
+  for (const { id, answer } of checks) {
+    const sheet = sheets.find(entry => entry.id === answer?.sheet)
+    if (answer && sheet) wantAnswer(sheet, `bench.mating.checks[${id}].answer`, { field: answer.field, is: answer.good }, fault)
+  }
   for (const [index, { id }] of causes.entries()) if (causes.findIndex(other => other.id === id) < index) fault(`bench.mating.causes[${id}]`, `the id "${id}" stands twice`)
 }
 

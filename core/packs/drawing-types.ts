@@ -23,6 +23,8 @@ export interface DrawnThing {
   top: Shape[]
   /** It stands on the ground and does not rise with the car; its heights are those with the car raised. */
   onGround: boolean
+  /** What a strap or jack holds all of, and its typical kg. From memory. */
+  holds?: { name: string, kg: [low: number, likely: number, high: number] }
 }
 
 /** A mass that something carries. */

@@ -146,6 +146,8 @@ export interface MatingCheck {
   because: string
   reading?: { step: string, id: string, good: string[] }
   sheet?: { id: string, judges: JudgeKind[] }
+  /** A question of a sheet, which can be answered where the check stands. */
+  answer?: { sheet: string, field: string, good: string[] }
   done?: string
 }
 
@@ -153,6 +155,7 @@ export interface MatingCheck {
 export interface MatingSign {
   reading?: { step: string, id: string, is: string[] }
   sheet?: { id: string, judges: JudgeKind[], levels: Level[] }
+  answer?: { sheet: string, field: string, is: string[] }
   notMeasured?: string
   notDone?: string
   /** How many times more likely the cause is where the sign is seen. */

@@ -38,7 +38,7 @@ function moved(entry: StandingThing, view: 'side' | 'top'): string | undefined {
 }
 /** Where what a prop carries is written: under a beam, in the middle of what stands on the ground. */
 function labelOf(entry: StandingThing, view: 'side' | 'top', topMm: number) {
-  const load = loads.value.get(entry.thing.id)
+  const load = loads.value.get(entry.thing.id) ?? (entry.thing.holds ? { kg: entry.thing.holds.kg, pieces: 1 } : undefined)
   const bounds = boundsOf(entry.thing[view])
   if (entry.stand !== 'held' || !load || !bounds) return null
   const y = view === 'top' ? bounds.high + letters.value : entry.thing.onGround ? bounds.low + (bounds.high - bounds.low) * 0.4 : bounds.high + letters.value * 0.7 + raised.value

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { clockOf } from '../../../core/alignment'
-import { lastGap, matingCausesOf, matingChecks } from '../../../core/job/mating'
+import { answerOf, lastGap, matingCausesOf, matingChecks } from '../../../core/job/mating'
+import type { MatingCheck } from '../../../core/packs'
 import { newId } from '../../lib/ids'
 import { readEntry, unitTyped } from '../../lib/read-entry'
 
@@ -20,6 +21,12 @@ const across = ref('')
 const problem = ref('')
 const unit = computed(() => unitTyped('mm', units.preference.value))
 watch(gap, (last) => { if (last && !across.value) across.value = units.preference.value.length === 'mm' ? String(last.diameterMm) : `${last.diameterMm} mm` }, { immediate: true })
+/** A question that can be answered here, with its answers. */
+function question(check: MatingCheck) {
+  const field = check.answer && state.value.procedure!.bench.sheets.find(sheet => sheet.id === check.answer!.sheet)?.fields.find(entry => entry.id === check.answer!.field)
+  return field?.kind === 'choice' ? { ...check.answer!, answers: field.answers, given: answerOf(state.value, check.answer!) } : null
+}
+const answer = (asked: { sheet: string, field: string }, id: string) => store.write('sheet-read', { sheetId: asked.sheet, values: { [asked.field]: { kind: 'choice', answer: id } }, cleared: [] })
 const signs = { right: { sign: '✓', word: 'right', tone: 'text-good' }, wrong: { sign: '✕', word: 'not right', tone: 'text-danger' }, open: { sign: '–', word: 'not known', tone: 'text-quiet' } } as const
 
 function keep() {
@@ -51,7 +58,9 @@ useKeys({ Backspace: store.undo })
       <ul class="ruled">
         <li v-for="{ check, stand } in checks" :key="check.id" class="grid grid-cols-[7rem_minmax(0,1fr)] items-baseline gap-x-3 py-2" :data-testid="`check-${check.id}`">
           <span class="font-bold" :class="signs[stand].tone"><span class="figure" aria-hidden="true">{{ signs[stand].sign }}</span> {{ signs[stand].word }}</span>
-          <span><span class="font-semibold">{{ t(check.title) }}</span><span class="block text-sm text-quiet">{{ t(check.because) }}</span></span>
+          <span><span class="font-semibold">{{ t(check.title) }}</span><span class="block text-sm text-quiet">{{ t(check.because) }}</span>
+            <span v-if="question(check)" class="mt-1 flex flex-wrap gap-2"><button v-for="entry in question(check)!.answers" :key="entry.id" class="button" :class="question(check)!.given === entry.id ? 'border-action! bg-tint!' : ''" :aria-pressed="question(check)!.given === entry.id" @click="answer(question(check)!, entry.id)">{{ t(entry.label) }}</button></span>
+          </span>
         </li>
       </ul>
     </section>

@@ -19,6 +19,7 @@ const firsts = computed(() => new Set(props.story.entries.flatMap(entry => entry
   <section class="grid gap-3" aria-live="polite" data-testid="thing-story">
     <h2 class="border-b border-ink pb-1 text-lg">{{ t(story.thing.name) }}: {{ standWords[story.stand] }}</h2>
     <p v-if="load"><span class="label">{{ load.pieces > 1 ? 'Each carries' : 'Carries' }} about {{ kg(load.kg[1]) }}</span>, between {{ kg(load.kg[0]) }} and {{ kg(load.kg[2]) }}.</p>
+    <p v-else-if="story.thing.holds"><span class="label">Holds {{ t(story.thing.holds.name).toLowerCase() }}</span>, about {{ kg(story.thing.holds.kg[1]) }}, between {{ kg(story.thing.holds.kg[0]) }} and {{ kg(story.thing.holds.kg[2]) }}; typical.</p>
     <p v-if="story.entries.length === 0" class="text-quiet">Nothing of it is off, open or loose.</p>
     <div v-for="entry in story.entries" :key="entry.item.id" class="border-l-4 border-rule pl-3">
       <p class="label"><span class="figure">{{ entry.count }}</span> × {{ t(entry.item.name) }}, {{ entry.item.state === 'slack' ? 'loose' : entry.item.state }}</p>

@@ -1,18 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { JudgeKind, Sheet, SheetField } from '../../packs'
-import { judgeSheet } from '..'
-import type { FieldValue } from '..'
-
-/** A sheet of one computation, every input a number of its own name. */
-function findingOf(kind: JudgeKind, values: Record<string, number>) {
-  const sheet: Sheet = {
-    id: 's', title: 'S', row: 'handle', drawing: 'lift', steps: ['x'], when: [], look: [], schools: [],
-    fields: Object.keys(values).map((id): SheetField => ({ id, name: id, kind: 'number', unit: '', low: -1e6, high: 1e6, when: [] })),
-    judges: [{ kind, of: 'It', inputs: Object.fromEntries(Object.keys(values).map(id => [id, id])), when: [] }],
-  }
-  const entries = Object.entries(values).map(([id, value]): [string, FieldValue] => [id, { kind: 'number', entry: { entered: String(value), value } }])
-  return judgeSheet(sheet, Object.fromEntries(entries)).findings[0]!
-}
+import { findingOf } from '../../../tests/support/one-judge'
 
 describe('weight and room', () => {
   const lift = { horizontal: 500, vertical: 350, travel: 350, turn: 30 }

@@ -1,21 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { JudgeKind, Sheet, SheetField } from '../../packs'
-import { judgeSheet } from '..'
-import type { FieldValue } from '..'
-
-/** A sheet of one computation, every input a field of its own name; words are answers. */
-function findingsOf(kind: JudgeKind, values: Record<string, number | string>) {
-  const sheet: Sheet = {
-    id: 's', title: 'S', row: 'pedal', drawing: 'chain', steps: ['x'], when: [], look: [], schools: [],
-    fields: Object.entries(values).map(([id, value]): SheetField => typeof value === 'number'
-      ? { id, name: id, kind: 'number', unit: '', low: -1e6, high: 1e6, when: [] }
-      : { id, name: id, kind: 'choice', answers: [{ id: value, label: value, says: 'good' }, { id: 'other', label: 'other', says: 'good' }], when: [] }),
-    judges: [{ kind, inputs: Object.fromEntries(Object.keys(values).map(id => [id, id])), when: [] }],
-  }
-  const entries = Object.entries(values).map(([id, value]): [string, FieldValue] => [id, typeof value === 'number' ? { kind: 'number', entry: { entered: String(value), value } } : { kind: 'choice', answer: value }])
-  return judgeSheet(sheet, Object.fromEntries(entries)).findings.filter(finding => finding.judge !== null)
-}
-const one = (kind: JudgeKind, values: Record<string, number | string>) => findingsOf(kind, values)[0]!
+import { findingOf as one } from '../../../tests/support/one-judge'
 
 describe('from the foot to the plate', () => {
   const chain = { travel: 145, ratio: 6, free: 6, lost: 0, master: 19, slave: 22, fork: 2, fingers: 3.2, faces: 2, lift: 0.75, most: 11, load: 1800 }

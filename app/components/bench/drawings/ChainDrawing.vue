@@ -3,13 +3,11 @@ import { area, line as linePath, scaleLinear } from 'd3'
 import type { SheetValues } from '../../../../core/bench'
 import { releaseChain } from '../../../../core/hydraulics'
 import type { ReleaseReport } from '../../../../core/hydraulics'
+import { sheetNumber } from '../../../lib/sheet-number'
 
 /** The chain from the pad to the plate, and how far each face lifts over the travel of the pedal. */
 const props = defineProps<{ values: SheetValues }>()
-const number = (id: string, usual: number) => {
-  const value = props.values[id]
-  return value?.kind === 'number' && value.entry.value !== null ? value.entry.value : usual
-}
+const number = (id: string, usual: number) => sheetNumber(props.values, id, usual)
 const cable = computed(() => props.values.linkage?.kind === 'choice' && props.values.linkage.answer === 'cable')
 const travel = computed(() => number('travel', 145))
 const lift = computed(() => number('lift', 0.75))

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import type { SheetValues } from '../../../../core/bench'
+import { sheetNumber } from '../../../lib/sheet-number'
 
 /** Crank end cut through, with the pilot and the tip of the shaft drawn to what was entered. */
 const props = defineProps<{ values: SheetValues }>()
-const number = (id: string, usual: number) => {
-  const value = props.values[id]
-  return value?.kind === 'number' && value.entry.value !== null ? value.entry.value : usual
-}
+const number = (id: string, usual: number) => sheetNumber(props.values, id, usual)
 const before = computed(() => {
   const value = props.values.before
   return value?.kind === 'points' ? value.entries.flatMap(entry => entry.value ?? []) : []

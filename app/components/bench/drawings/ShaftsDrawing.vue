@@ -2,13 +2,11 @@
 import { line as linePath, scaleLinear } from 'd3'
 import type { SheetValues } from '../../../../core/bench'
 import { shaftLine } from '../../../../core/driveline'
+import { sheetNumber } from '../../../lib/sheet-number'
 
 /** The shaft line in side view, its angles drawn larger, and the ripple it leaves through one turn. */
 const props = defineProps<{ values: SheetValues }>()
-const number = (id: string, usual: number) => {
-  const value = props.values[id]
-  return value?.kind === 'number' && value.entry.value !== null ? value.entry.value : usual
-}
+const number = (id: string, usual: number) => sheetNumber(props.values, id, usual)
 const twoPieces = computed(() => props.values.pieces?.kind === 'choice' && props.values.pieces.answer === 'two')
 const members = computed(() => (twoPieces.value ? ['box', 'shaft', 'rear', 'axle'] as const : ['box', 'shaft', 'axle'] as const).map(id => ({ id, pitchDeg: number(id, { box: 2, shaft: 4, rear: 5, axle: 2 }[id]), yawDeg: number(`${id}-aside`, 0) })))
 const shafts = computed(() => {

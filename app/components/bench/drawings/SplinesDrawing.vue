@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import type { SheetValues } from '../../../../core/bench'
+import { sheetNumber } from '../../../lib/sheet-number'
 
 /** Disc and shaft side by side, each as it is seen, with the marked tooth against the bell hole on top. */
 const props = defineProps<{ values: SheetValues }>()
-const number = (id: string, usual: number) => {
-  const value = props.values[id]
-  return value?.kind === 'number' && value.entry.value !== null ? value.entry.value : usual
-}
+const number = (id: string, usual: number) => sheetNumber(props.values, id, usual)
 const splines = computed(() => Math.max(4, Math.min(60, number('splines', 24))))
 const teeth = (radius: number, depth: number, fromDeg: number) => Array.from({ length: splines.value }, (_, index) => {
   const angle = (fromDeg + index * 360 / splines.value - 90) * Math.PI / 180
