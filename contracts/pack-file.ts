@@ -200,6 +200,7 @@ const layoutParts = {
 export const layoutFile = z.strictObject({
   ...layoutParts,
   drawing: id.optional(),
+  guides: z.record(id, z.record(id, z.number())).default({}),
   fixed: z.record(id, id).default({}),
   rank: z.number().int().default(100),
   modules: z.array(z.union([id.transform(each => ({ id: each, when: [] as When })), z.strictObject({ id, when })])).min(1),

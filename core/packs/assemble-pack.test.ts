@@ -3,6 +3,8 @@ import { link, operation, smallPack } from '../../tests/support/small-pack'
 import { assemblePack } from './assemble-pack'
 import type { LayoutSource, ModuleSource, Shelf } from './assemble-pack'
 import { noBench } from './bench-of'
+import type { CarDrawing } from './drawing-types'
+import type { Sheet } from './sheet-types'
 import type { PackOption } from './types'
 
 const noChange = { moves: {}, operations: {}, facts: {}, items: {} }
@@ -17,7 +19,7 @@ function shelfOf(...modules: ModuleSource[]): Shelf {
   }
 }
 const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSource =>
-  ({ id: 'l', title: 'L', version: 1, about: 'About', fixed: {}, rank: 1, links: [], options: [], modules: modules.map(id => ({ id, when: [] })), ...change })
+  ({ id: 'l', title: 'L', version: 1, about: 'About', fixed: {}, guides: {}, rank: 1, links: [], options: [], modules: modules.map(id => ({ id, when: [] })), ...change })
 const ids = (pack: ReturnType<typeof assemblePack>) => pack.modules.flatMap(each => each.operations.map(({ id }) => id))
 
 describe('assemblePack', () => {
@@ -70,5 +72,35 @@ describe('assemblePack', () => {
   it('puts a whole module under a choice', () => {
     const pack = assemblePack(layout([], { options: ['slave'], modules: [{ id: 'other', when: [{ slave: ['opened'] }] }] }), shelfOf(other))
     expect(pack.modules[0]!.operations[0]!.when).toEqual([{ slave: ['opened'] }])
+  })
+  it('puts a layout’s rules of thumb into its sheets, and refuses those that lead nowhere', () => {
+    const sheet: Sheet = {
+      id: 'lift', title: 'Lift', row: 'handle', drawing: 'lift', steps: ['plug'], when: [], look: [], judges: [], schools: [],
+      fields: [{ id: 'mass', name: 'Mass', kind: 'number', unit: 'kg', low: 5, high: 400, guide: 45, when: [] }, { id: 'who', name: 'Who', kind: 'text', when: [] }],
+    }
+    const shelf = { ...shelfOf(top, other), bench: { ...noBench, sheets: [sheet] } }
+    const guideOf = (guides: LayoutSource['guides']) => assemblePack(layout(['top'], { guides }), shelf).bench.sheets[0]!.fields[0]
+    expect(guideOf({})).toMatchObject({ guide: 45 })
+    expect(guideOf({ lift: { mass: 62 } })).toMatchObject({ guide: 62 })
+    expect(() => guideOf({ roof: { mass: 62 } })).toThrow('guides.roof: this layout has no sheet "roof"')
+    expect(() => guideOf({ lift: { who: 62 } })).toThrow('guides.lift.who: the sheet asks for no number')
+    expect(() => guideOf({ lift: { mass: 4000 } })).toThrow('guides.lift.mass: lies between 5 and 400')
+  })
+  it('takes of a drawing what the layout has, and refuses one that is not there or names what nobody knows', () => {
+    const thing = (id: string, change: Partial<CarDrawing['things'][number]> = {}): CarDrawing['things'][number] => ({ id, name: id, items: [], fixings: [], appears: false, optional: false, groups: [], side: [['circle', 0, 0, 10]], top: [], onGround: false, ...change })
+    const drawing: CarDrawing = {
+      id: 'plain', title: 'Plain', raisedMm: 400, fromMm: 0, toMm: 1000, upMm: 1000, body: { side: [], top: [] },
+      things: [thing('engine'), thing('case', { items: ['case'], optional: true }), thing('plug', { items: ['plug', 'case'] })],
+      carried: [{ id: 'all', name: 'All', masses: [{ id: 'engine', name: 'Engine', kg: [1, 2, 3], at: 0 }, { id: 'case', name: 'Case', off: 'case', kg: [1, 2, 3], at: 5 }], supports: [{ thing: 'engine', at: 0, pieces: 1, gone: [] }, { thing: 'case', at: 5, pieces: 1, gone: [], under: 'case' }] }],
+    }
+    const withItems = module('top', { ...top, items: [{ id: 'plug', name: 'Plug', state: 'unplugged' }] })
+    const withCase = module('other', { ...other, items: [{ id: 'case', name: 'Case', state: 'off' }] })
+    const shelf = { ...shelfOf(withItems, withCase), drawings: [drawing] }
+    const drawn = assemblePack(layout(['top'], { drawing: 'plain' }), shelf).drawing!
+    expect(drawn.things.map(({ id, items }) => [id, items])).toEqual([['engine', []], ['plug', ['plug']]])
+    expect(drawn.carried[0]).toMatchObject({ masses: [{ id: 'engine' }], supports: [{ thing: 'engine' }] })
+    expect(assemblePack(layout(['top', 'other'], { drawing: 'plain' }), shelf).drawing!.things).toHaveLength(3)
+    expect(() => assemblePack(layout(['top'], { drawing: 'fancy' }), shelf)).toThrow('drawing: there is no drawing "fancy"')
+    expect(() => assemblePack(layout(['top'], { drawing: 'plain' }), { ...shelf, drawings: [{ ...drawing, things: [thing('roof', { items: ['sunroof'] })] }] })).toThrow('drawing.things[roof].items: nobody knows "sunroof"')
   })
 })

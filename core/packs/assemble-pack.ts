@@ -22,6 +22,8 @@ export interface ModuleSource extends PackModule { from?: string, adjust: Adjust
 export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'drawing'> {
   /** The drawing of its family, by id. */
   drawing?: string
+  /** What is usual on this layout: sheet → field → the rule of thumb taken where nothing is entered. */
+  guides: Record<string, Record<string, number>>
   /** Choices that this layout leaves nobody. */
   fixed: Record<string, string>
   /** Where it stands among the layouts, the lowest first. */
@@ -92,15 +94,32 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     for (const id of ladder.cautions) cautions.add(id)
     for (const id of ladder.rungs.flatMap(rung => rung.tools)) tools.add(id)
   }
-  const { fixed: _fixed, rank: _rank, drawing, ...rest } = layout
+  const { fixed: _fixed, rank: _rank, drawing, guides, ...rest } = layout
   return {
     ...rest, options, modules, links: layout.links.flatMap(link => settle(link)),
     positions: shelf.positions, reach: shelf.reach, items: shelf.items,
     tools: shelf.tools.filter(tool => tools.has(tool.id)),
     cautions: shelf.cautions.filter(caution => cautions.has(caution.id)),
     outlines: shelf.outlines, ladders,
-    bench: assembleBench(shelf.bench, here, anywhere, settle),
+    bench: withGuides(assembleBench(shelf.bench, here, anywhere, settle), guides),
     ...(drawing === undefined ? {} : { drawing: drawingOf(drawing, shelf, modules) }),
+  }
+}
+
+/** Puts a layout's own rules of thumb into its sheets. @throws AssemblyError on a sheet or a field of numbers it does not have */
+function withGuides(bench: BenchData, guides: Record<string, Record<string, number>>): BenchData {
+  for (const [sheetId, fields] of Object.entries(guides)) {
+    const sheet = bench.sheets.find(entry => entry.id === sheetId)
+    if (!sheet) throw new AssemblyError(`guides.${sheetId}`, `this layout has no sheet "${sheetId}"`)
+    for (const [id, guide] of Object.entries(fields)) {
+      const field = sheet.fields.find(entry => entry.id === id)
+      if (field?.kind !== 'number') throw new AssemblyError(`guides.${sheetId}.${id}`, `the sheet asks for no number "${id}"`)
+      if (guide < field.low || guide > field.high) throw new AssemblyError(`guides.${sheetId}.${id}`, `lies between ${field.low} and ${field.high}`)
+    }
+  }
+  return {
+    ...bench,
+    sheets: bench.sheets.map(sheet => ({ ...sheet, fields: sheet.fields.map(field => field.kind === 'number' && guides[sheet.id]?.[field.id] !== undefined ? { ...field, guide: guides[sheet.id]![field.id]! } : field) })),
   }
 }
 
