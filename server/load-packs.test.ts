@@ -41,6 +41,10 @@ it.each([
   ['layouts/fwd-transverse.yaml', '  - tests-before', '  - tests-behind', 'modules[0]: there is no module "tests-behind"'],
   ['modules/intake.yaml', 'title: Pull the breather hose', 'title: Pull the {breather}', 'no "{breather}"'],
   ['cautions.yaml', '- id: battery', '- id: [battery', 'packs/cautions.yaml: '],
+  ['drawings/engine-across.yaml', /\[rect, -330, 330, 480, 480\]/, '[rect, -330, 330, 480]', 'things[engine].side[0]: a rect has x, y, width and height; a circle x, y and radius; a line two points or more, a shape three'],
+  ['drawings/engine-across.yaml', /thing: engine-mount, at: 560/, 'thing: engine-mounts, at: 560', 'drawing.carried[engine-and-box].supports: there is no thing "engine-mounts" on the drawing'],
+  ['layouts/fwd-transverse.yaml', /lift-box: \{ mass: 42/, 'lift-box: { weight: 42', 'guides.lift-box.weight: the sheet asks for no number "weight"'],
+  ['mating.yaml', /field: plate, good: \[held, none\]/, 'field: plate, good: [kept]', 'bench.mating.checks[plate].answer.if: "plate" has no answer "kept"'],
   ['modules/drop-front.yaml', /hands: 2\n {4}aloneWay: Two long.*\n/, 'hands: 2\n', 'operations[pull-box].aloneWay: work for two hands names the way out for one'],
 ])('refuses a slip in %s (%s)', (file, from, to, reason) => {
   edit(file, from, to)

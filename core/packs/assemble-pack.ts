@@ -1,5 +1,6 @@
 import { both } from './applies'
 import { benchOf } from './bench-of'
+import { checkDrawing } from './check-drawing'
 import { refitId } from './mirror'
 import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
@@ -127,6 +128,9 @@ function withGuides(bench: BenchData, guides: Record<string, Record<string, numb
 function drawingOf(id: string, { drawings, items, modules: everyModule }: Shelf, modules: PackModule[]): CarDrawing {
   const drawing = drawings.find(entry => entry.id === id)
   if (!drawing) throw new AssemblyError('drawing', `there is no drawing "${id}"`)
+  // Looked at whole: what a layout lacks is left out below, and a slip of the pen would go with it.
+  const [fault] = checkDrawing(drawing)
+  if (fault) throw new AssemblyError(fault.path, fault.reason)
   const known = (kind: 'items' | 'groups', list: { [kind in 'items' | 'groups']: { id: string }[] }[]) => new Set(list.flatMap(module => module[kind].map(entry => entry.id)))
   const anywhere = { items: new Set([...known('items', [...everyModule.values()]), ...items.map(item => item.id)]), groups: known('groups', [...everyModule.values()]) }
   const here = { items: new Set([...known('items', modules), ...items.map(item => item.id)]), groups: known('groups', modules) }
