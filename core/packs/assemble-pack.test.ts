@@ -101,6 +101,6 @@ describe('assemblePack', () => {
     expect(drawn.carried[0]).toMatchObject({ masses: [{ id: 'engine' }], supports: [{ thing: 'engine' }] })
     expect(assemblePack(layout(['top', 'other'], { drawing: 'plain' }), shelf).drawing!.things).toHaveLength(3)
     expect(() => assemblePack(layout(['top'], { drawing: 'fancy' }), shelf)).toThrow('drawing: there is no drawing "fancy"')
-    expect(() => assemblePack(layout(['top'], { drawing: 'plain' }), { ...shelf, drawings: [{ ...drawing, things: [thing('roof', { items: ['sunroof'] })] }] })).toThrow('drawing.things[roof].items: nobody knows "sunroof"')
+    expect(() => assemblePack(layout(['top'], { drawing: 'plain' }), { ...shelf, drawings: [{ ...drawing, carried: [], things: [thing('roof', { items: ['sunroof'] })] }] })).toThrow('drawing.things[roof].items: nobody knows "sunroof"')
   })
 })
