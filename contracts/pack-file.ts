@@ -21,7 +21,7 @@ const reading = z.discriminatedUnion('kind', [
 
 const activity = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('tighten'), group: id }),
-  z.strictObject({ kind: z.literal('bleed'), strokesPerRound: z.number().int().min(5).max(100), restMinutes: z.number().int().min(1).max(1440) }),
+  z.strictObject({ kind: z.literal('bleed'), strokesPerRound: z.number().int().min(5).max(100), restMinutes: z.number().int().min(1).max(1440), deliveredShare: z.number().min(0).max(1).optional() }),
   z.strictObject({ kind: z.literal('gears'), engine: z.enum(['off', 'running']) }),
 ])
 

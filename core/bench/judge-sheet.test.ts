@@ -27,6 +27,12 @@ describe('judgeSheet', () => {
   it('says what is wanted first on an empty sheet, and nothing else', () => {
     expect(judgeSheet(disc, {})).toMatchObject({ level: null, findings: [], wanted: ['Thickness', 'The new', 'The minimum'] })
   })
+  it('asks the question that its computations hang on, and every one where it has no computation', () => {
+    const [judge] = disc.judges
+    const led: Sheet = { ...disc, fields: [{ id: 'kind', name: 'Kind', kind: 'choice', when: [], answers: [{ id: 'dry', label: 'Dry', says: 'good' }] }, ...disc.fields], judges: [{ ...judge!, if: { field: 'kind', is: ['dry'] } }] }
+    expect(judgeSheet(led, { new: number(8) }).wanted).toEqual(['Kind'])
+    expect(judgeSheet({ ...disc, judges: [] }, {}).wanted).toEqual(['Oil'])
+  })
   it('computes as soon as every input is there, with its working', () => {
     const verdict = judgeSheet(disc, worn)
     expect(verdict).toMatchObject({ level: 'watch', wanted: [], renews: [] })

@@ -71,8 +71,15 @@ export function judgeSheet(sheet: Sheet, values: SheetValues): SheetVerdict {
     if (!startedOn(spec, fields, values)) continue
     findings.push(...computed(spec, fields, values))
   }
+  if (findings.length + wanted.size + Object.keys(marks).length === 0) for (const name of leadQuestions(sheet, fields, values)) wanted.add(name)
   findings.sort((a, b) => levels.indexOf(b.level) - levels.indexOf(a.level) || Number(a.judge === null) - Number(b.judge === null))
   return { level: findings[0]?.level ?? null, findings, marks, wanted: [...wanted], renews: [...new Set(findings.flatMap(finding => finding.renews))] }
+}
+
+/** Questions not answered yet on which the sheet's computations hang; every one of them where it has none. */
+function leadQuestions(sheet: Sheet, fields: Map<string, SheetField>, values: SheetValues): string[] {
+  if (sheet.judges.length === 0) return [...fields.values()].filter(field => field.kind === 'choice' && !values[field.id]).map(field => field.name)
+  return [...new Set(sheet.judges.flatMap(({ if: only }) => only && fields.has(only.field) && !values[only.field] ? [fields.get(only.field)!.name] : []))]
 }
 
 function marksOf(field: SheetField, value: FieldValue | undefined): { index: number | null, reason: string }[] {

@@ -12,6 +12,7 @@ import type { EventType, JobEvent } from './events'
 import { openBeforeHandover, openEntries } from './ledger'
 import { oldPartRefused, reconcileJudges } from './reconcile'
 import { refuse, unknownStep } from './refusal'
+import { reservoirJudges, reservoirLow } from './reservoir'
 import type { Judges, Refusal } from './refusal'
 import type { JobState } from './state'
 import { switchBarrier } from './switch-barrier'
@@ -105,6 +106,7 @@ const judges: Judges = {
   ...gapJudges,
   ...cautionJudges,
   ...reconcileJudges,
+  ...reservoirJudges,
   'run-dropped': (state, { payload }) => state.runs.some(run => run.runId === payload.runId && run.dropped === null)
     ? null
     : refuse('payload.runId', 'No such run is open on this job.'),
@@ -117,7 +119,7 @@ const judges: Judges = {
     return blocker ? refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`) : null
   },
   'stroke-counted': (state, { payload }) => bleedingOf(state, payload.stepId)
-    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.restSince ? refuse('payload.stepId', 'This round is resting. Judge the pedal before the next strokes.') : notFirm(state, payload.stepId)),
+    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.restSince ? refuse('payload.stepId', 'This round is resting. Judge the pedal before the next strokes.') : notFirm(state, payload.stepId) ?? reservoirLow(state, payload.stepId)),
   'rest-started': (state, { payload }) => bleedingOf(state, payload.stepId)
     ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.restSince ? refuse('payload.stepId', 'This round is resting already.') : notFirm(state, payload.stepId)),
   'pedal-judged': (state, { payload }) => bleedingOf(state, payload.stepId)

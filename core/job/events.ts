@@ -6,6 +6,7 @@ import type { CautionPayloads } from './cautions'
 import type { GapPayloads } from './gaps'
 import type { LadderPayloads } from './ladders'
 import type { ReconcilePayloads } from './reconcile'
+import type { ReservoirPayloads } from './reservoir'
 import type { Circumstances, PlanClock } from './circumstances'
 
 export type GearResult = 'clean' | 'stiff' | 'noisy' | 'refuses'
@@ -28,7 +29,7 @@ export interface Vehicle {
 export interface RunWrench { id: string, name: string, overdue: boolean, adapterLengthMm: number, adapterAngleDeg: number, lengthMm: number }
 
 /** What each type of event carries. */
-export interface EventPayloads extends BenchPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads {
+export interface EventPayloads extends BenchPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
   'job-opened': {
     number: number
     vehicle: Vehicle

@@ -10,6 +10,7 @@ import type { EventType, JobEvent } from './events'
 import { readPlan } from './older-plan'
 import { pastOf } from './past'
 import { reconcileAppliers } from './reconcile'
+import { reservoirAppliers } from './reservoir'
 import { benchAppliers } from './reduce-bench'
 import type { JobState } from './state'
 import { applyStepDone } from './step-done'
@@ -21,7 +22,7 @@ export function emptyJob(): JobState {
     jobId: null, number: 0, vehicle: null,
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
-    notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, gears: {},
+    notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, reservoirs: {}, gears: {},
     breakIn: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
@@ -150,6 +151,8 @@ const appliers: Appliers = {
   'stroke-counted': (state, { payload }) => {
     const round = state.bleeding[payload.stepId]?.rounds.at(-1)
     if (round) round.strokes++
+    const reservoir = state.reservoirs[payload.stepId]
+    if (reservoir) reservoir.strokes++
   },
   'rest-started': (state, { payload, deviceTime }) => {
     const round = state.bleeding[payload.stepId]?.rounds.at(-1)
@@ -190,6 +193,7 @@ const appliers: Appliers = {
   ...gapAppliers,
   ...cautionAppliers,
   ...reconcileAppliers,
+  ...reservoirAppliers,
   'undone': () => {},
 }
 

@@ -52,6 +52,9 @@ export interface TighteningRun {
 }
 
 export interface BleedRound { strokes: number, restSince: string | null, feel: PedalFeel | null }
+/** A reservoir as it was set, what was poured in since, and strokes counted since. */
+export interface ReservoirRecord { reservoirMl: number, lowMl: number, masterBoreMm: number, strokeMm: number, lineMl: number, deliveredShare: number, addedMl: number, strokes: number }
+
 export interface Bleeding { strokesPerRound: number, restMinutes: number, rounds: BleedRound[] }
 
 export interface BreakIn {
@@ -101,6 +104,8 @@ export interface JobState extends BenchState {
   /** Gaps measured round the bell, the newest last. */
   gaps: GapRecord[]
   bleeding: Record<string, Bleeding>
+  /** Step id → the reservoir its strokes draw from. */
+  reservoirs: Record<string, ReservoirRecord>
   /** Step id → gear → result. */
   gears: Record<string, Record<string, GearResult>>
   breakIn: BreakIn | null

@@ -165,7 +165,7 @@ export type ReadingSpec =
 /** Work with its own screen, counted act by act. */
 export type Activity =
   | { kind: 'tighten', group: string }
-  | { kind: 'bleed', strokesPerRound: number, restMinutes: number }
+  | { kind: 'bleed', strokesPerRound: number, restMinutes: number, /** Share of a stroke that leaves at the bleeder; nothing where it stays shut. */ deliveredShare?: number }
   | { kind: 'gears', engine: 'off' | 'running' }
 
 /** How a step of the strip is undone in the refit. */

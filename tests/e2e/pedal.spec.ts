@@ -104,3 +104,26 @@ test('where the clutch line was opened, the car does not go on the road before i
   await page.getByTestId('done').click()
   await expect(page.getByText(/Put it right and take the reading again/).first()).toBeVisible()
 })
+
+test('the reservoir is counted down with the strokes, warns, and stops the count at its mark until fluid is poured in', async ({ page, stage }) => {
+  const jobId = await jobUpTo(stage, 'bleed-two', { slave: 'opened', bleed: 'two-person' })
+  await view(page, stage, jobId, 'pedal')
+  await page.getByRole('button', { name: 'Open the bleeding' }).click()
+  const guard = page.getByTestId('reservoir')
+  await page.getByLabel('Stands in it, ml').fill('120')
+  await page.getByRole('button', { name: 'Watch the reservoir' }).click()
+  await expect(guard).toContainText('3 strokes to the low mark')
+  for (let stroke = 1; stroke <= 3; stroke++) {
+    await page.getByTestId('stroke').click()
+    await expect(page.getByTestId('strokes')).toHaveText(String(stroke))
+  }
+  await expect(guard).toContainText('At its low mark')
+  await page.getByTestId('stroke').click()
+  await expect(page.getByText(/Pour fresh fluid in before the next stroke/).first()).toBeVisible()
+  await expect(page.getByTestId('strokes')).toHaveText('3')
+  await page.getByLabel('Poured in, ml').fill('100')
+  await page.getByRole('button', { name: 'Poured in' }).click()
+  await page.getByTestId('stroke').click()
+  await expect(page.getByTestId('strokes')).toHaveText('4')
+  await expect(guard).toContainText('the old fluid is gone')
+})

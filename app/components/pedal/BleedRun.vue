@@ -85,6 +85,7 @@ useKeys({ Space: main, Backspace: store.undo })
       </template>
     </div>
     <template #margin>
+      <ReservoirGuard v-if="bleeding && stage?.stage !== 'firm'" class="mb-5" :step-id="stepId" :delivered-share="spec!.deliveredShare ?? 0" />
       <ReleaseAsked class="mb-5" />
       <div class="grid gap-3">
         <h2 class="text-lg max-lg:hidden">Pump and rest</h2>
