@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { operation, smallPack } from '../../tests/support/small-pack'
 import { TestLog } from '../../tests/support/job-log'
-import type { CarDrawing } from '../packs'
+import type { CarDrawing, Sheet } from '../packs'
 import { leanOf, standingThings, thingStory } from './car-drawing'
 import { carryingAhead, carryingNow } from './carrying'
 import { returning } from './returning'
@@ -16,6 +16,10 @@ const drawing: CarDrawing = {
     supports: [{ thing: 'front-mount', at: -100, pieces: 2, gone: [] }, { thing: 'rear-mount', at: 900, pieces: 1, gone: ['rear-mount'], under: 'box' }, { thing: 'jack', at: 600, pieces: 1, gone: [], under: 'box' }],
   }],
   leans: { fact: 'low', degrees: 4, about: [0, 400], things: ['engine'] },
+}
+const weigh: Sheet = {
+  id: 'weigh', title: 'Weigh', row: 'handle', drawing: 'lift', steps: ['box-off'], when: [], look: [], judges: [], schools: [],
+  fields: [{ id: 'mass', name: 'Mass', kind: 'number', unit: 'kg', low: 5, high: 400, when: [] }],
 }
 const pack = smallPack({
   items: [
@@ -34,7 +38,7 @@ const pack = smallPack({
     { before: 'line-open', after: 'jack-under', kind: 'access', because: 'In the way.', mirror: true, when: [] }, { before: 'jack-under', after: 'mount-off', kind: 'safety', because: 'It falls.', mirror: true, when: [] },
     { before: 'mount-off', after: 'box-off', kind: 'physical', because: 'It holds it.', mirror: true, when: [] }, { before: 'mount-off.refit', after: 'mounts-final', kind: 'physical', because: 'Started first.', mirror: false, when: [] },
   ],
-}, { drawing })
+}, { drawing, bench: { sheets: [weigh], orientations: [], oldParts: [], reachable: [] } })
 const open = () => TestLog.open(pack)
 const standsOf = (log: TestLog) => Object.fromEntries(standingThings(log.state).map(({ thing: { id }, stand }) => [id, stand]))
 
@@ -88,6 +92,14 @@ describe('what carries the weight', () => {
       expect(low).toBeLessThan(middle)
       expect(high).toBeGreaterThan(middle)
     }
+  })
+  it('takes a mass as it was weighed, and no entry that cannot be right', () => {
+    const weigh = (mass: number) => open().add('sheet-read', { sheetId: 'weigh', values: { mass: { kind: 'number', entry: { entered: String(mass), value: mass } } }, cleared: [] })
+    const [body] = carryingNow(weigh(70).state)
+    expect(body!.masses[1]).toMatchObject({ id: 'box', kg: [70, 70, 70], known: true })
+    // 100 kg at 0 and 70 kg at 600, about the front support at -100.
+    expect(body!.loads.find(load => load.thingId === 'rear-mount')!.kg[1]).toBeCloseTo((100 * 100 + 70 * 700) / 1000, 6)
+    expect(carryingNow(weigh(7000).state)[0]!.masses[1]).toMatchObject({ kg: [40, 50, 60], known: false })
   })
   it('looks ahead to each step that changes it, and ends as it began', () => {
     const ahead = carryingAhead(open().state, 'whole')

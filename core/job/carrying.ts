@@ -1,3 +1,4 @@
+import { checkEntry } from '../bench/check-entry'
 import { supportLoads } from '../handling/support-loads'
 import type { PlacedMass, Support } from '../handling/support-loads'
 import type { CarriedBody, CarriedMass } from '../packs/drawing-types'
@@ -94,10 +95,13 @@ function loadsOf(masses: (PlacedMass & { off: boolean })[], own: Support[], ther
   return supportLoads(left, there.map(support => ({ ...support, preKg: from.get(support.id) ?? 0 }))).loadsKg
 }
 
+/** A mass as its sheet has it, unless what stands there cannot be right; else the typical one with its spread. */
 function kilograms(state: JobState, { kg, sheet }: CarriedMass): { kg: [number, number, number], known: boolean } {
+  const field = state.procedure!.bench.sheets.find(entry => entry.id === sheet?.id)?.fields.find(entry => entry.id === sheet!.field)
   const entered = sheet && state.sheets[sheet.id]?.values[sheet.field]
-  const value = entered && 'value' in entered && typeof entered.value === 'number' ? entered.value : null
-  return value === null ? { kg, known: false } : { kg: [value, value, value], known: true }
+  if (field?.kind !== 'number' || entered?.kind !== 'number' || entered.entry.value === null || checkEntry(field, entered.entry) !== null) return { kg, known: false }
+  const { value } = entered.entry
+  return { kg: [value, value, value], known: true }
 }
 
 /** The likely masses, then every mass at its lowest or highest against every other: loads follow them straight, so these bound them. */
