@@ -1,22 +1,30 @@
 <script setup lang="ts">
 import { adviseBleed } from '../../../core/hydraulics'
-import type { BleedSituation } from '../../../core/hydraulics'
+import type { BleedMethod, BleedSituation } from '../../../core/hydraulics'
+import type { JudgeKind } from '../../../core/packs'
 import { bleedWords } from '../../lib/bleed-words'
 
 /** Which way to bleed on this job, from what is there. */
 const { store, state, path } = useJob()
 const marginOpen = ref(false)
-const options = computed(() => state.value.procedure?.options ?? {})
-const concentric = computed(() => options.value.slave === 'concentric' || state.value.procedure!.items.some(item => item.id === 'concentric-slave'))
+const { pack } = usePack()
+const sheetWith = (judge: JudgeKind) => state.value.procedure!.bench.sheets.find(sheet => sheet.judges.some(entry => entry.kind === judge))
+/** This job fills its line again where the sheet of the air belongs to a step of the filling. */
+const filled = state.value.procedure!.operations.some(operation => operation.phase === 'fill' && sheetWith('trapped-air')?.steps.includes(operation.id))
+const opened = ref<'yes' | 'no'>(filled ? 'yes' : 'no')
+const slave = ref<BleedSituation['slave']>(sheetWith('concentric-gap') ? 'concentric' : 'outside')
+/** Ways that the plan has steps for. */
+const planned = computed(() => new Set(pack.value?.options.flatMap(option => option.choices.map(choice => choice.id))))
+const unplanned = (method: BleedMethod) => pack.value !== null && method !== 'unopened' && method !== 'pre-filled' && !planned.value.has(method)
 const helper = ref<'yes' | 'no'>(state.value.procedure!.hands === 2 || state.value.circumstances.helper ? 'yes' : 'no')
-const bleeder = ref<BleedSituation['bleeder']>(concentric.value ? 'at-top' : 'low')
+const bleeder = ref<BleedSituation['bleeder']>(slave.value === 'concentric' ? 'at-top' : 'low')
 const shared = ref<'yes' | 'no'>('yes')
 const preFilled = ref<'yes' | 'no'>('no')
 const hours = ref<'1' | '3' | 'night'>(state.value.promisedAt && Date.parse(state.value.promisedAt) - Date.now() < 3 * 3_600_000 ? '1' : 'night')
 const tools = ref<Record<BleedSituation['tools'][number], boolean>>({ 'vacuum-pump': false, 'pressure-bottle': false, 'syringe': false })
 const toolWords = { 'vacuum-pump': 'a vacuum pump', 'pressure-bottle': 'a pressure bottle that fits', 'syringe': 'a syringe with a hose' } as const
 const advice = computed(() => adviseBleed({
-  opened: options.value.slave !== 'aside', preFilled: preFilled.value === 'yes', slave: concentric.value ? 'concentric' : 'outside', bleeder: bleeder.value, helper: helper.value === 'yes',
+  opened: opened.value === 'yes', preFilled: preFilled.value === 'yes', slave: slave.value, bleeder: bleeder.value, helper: helper.value === 'yes',
   tools: (Object.keys(tools.value) as BleedSituation['tools']).filter(tool => tools.value[tool]), minutesLeft: { 1: 60, 3: 180, night: 900 }[hours.value], sharedReservoir: shared.value === 'yes',
 }))
 useKeys({ Backspace: store.undo })
@@ -28,6 +36,8 @@ useKeys({ Backspace: store.undo })
     <h1 class="text-2xl">Which way to bleed</h1>
     <p v-if="advice[0]" class="mt-3 border-l-4 border-good pl-3 text-xl" aria-live="polite" data-testid="advised"><span class="font-bold">{{ bleedWords[advice[0].method] }}.</span> {{ advice[0].because[0] }}</p>
     <div class="mt-4 grid gap-4 md:grid-cols-2">
+      <ChoiceRow v-model="opened" label="The clutch line" :choices="[{ id: 'yes', label: 'was opened' }, { id: 'no', label: 'stayed closed' }]" />
+      <ChoiceRow v-model="slave" label="The slave" :choices="[{ id: 'outside', label: 'sits outside' }, { id: 'concentric', label: 'sits round the shaft' }]" />
       <ChoiceRow v-model="helper" label="A second person" :choices="[{ id: 'yes', label: 'is there' }, { id: 'no', label: 'is not' }]" />
       <ChoiceRow v-model="bleeder" label="The bleeder" :choices="[{ id: 'at-top', label: 'sits at the top' }, { id: 'low', label: 'sits low' }, { id: 'none', label: 'there is none' }]" />
       <ChoiceRow v-model="shared" label="The reservoir" :choices="[{ id: 'yes', label: 'feeds the brakes too' }, { id: 'no', label: 'is the clutch’s own' }]" />
@@ -39,6 +49,7 @@ useKeys({ Backspace: store.undo })
       <li v-for="(entry, index) in advice.filter(each => each.possible)" :key="entry.method" class="py-3">
         <p class="text-xl" :class="index === 0 ? 'font-bold' : 'font-semibold'">{{ bleedWords[entry.method] }}<span v-if="index === 0" class="ml-2 text-base text-good">✓ advised here</span> <span class="figure text-base font-normal text-quiet">about {{ entry.minutes }} min</span></p>
         <p v-for="line in entry.because" :key="line">{{ line }}</p>
+        <p v-if="unplanned(entry.method)" class="text-quiet">The plan has no steps for it: work by its maker’s sheet, then prove the pedal under “Does it release”.</p>
       </li>
     </ol>
     <h2 class="mt-5 border-b border-ink pb-1 text-lg">Not here</h2>
