@@ -31,8 +31,7 @@ const shots = {
     { size: phone, path: `/jobs/${idOf(104)}/car` },
     { size: phone, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, scheme: 'dark' },
   ] },
-  'car': { size: desk, path: `/jobs/${idOf(104)}/car` },
-  'car-four-wheel': { size: desk, path: `/jobs/${idOf(106)}/car`, act: askCase },
+  'car': { below: [{ size: desk, path: `/jobs/${idOf(104)}/car` }, { size: desk, path: `/jobs/${idOf(106)}/car`, act: askCase }] },
   'handling': { below: [
     { size: desk, path: `/jobs/${idOf(106)}/bench?sheet=lift-box` },
     { size: desk, path: `/jobs/${idOf(106)}/bench?sheet=drive-angles` },
@@ -42,13 +41,25 @@ const shots = {
     { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: askBolt },
     { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: printCard },
   ] },
-  'figure-judged': { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(103)}/bolts?group=cover-bolts`, act: typeWrongUnit },
-  'tightening-run': { size: desk, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, act: tighten },
-  'bench-disc-centring': { below: [{ size: desk, path: `/jobs/${idOf(102)}/bench?sheet=disc` }, { size: desk, path: `/jobs/${idOf(103)}/bench?sheet=tool-fit` }] },
-  'bench-flywheel': { size: { width: 1280, height: 1100 }, path: `/jobs/${idOf(102)}/bench?sheet=flywheel` },
+  'tightening': { below: [
+    { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(103)}/bolts?group=cover-bolts`, act: typeWrongUnit },
+    { size: desk, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, act: tighten },
+  ] },
+  'bench': { below: [
+    { size: desk, path: `/jobs/${idOf(102)}/bench?sheet=disc` },
+    { size: desk, path: `/jobs/${idOf(103)}/bench?sheet=tool-fit` },
+    { size: { width: 1280, height: 1100 }, path: `/jobs/${idOf(102)}/bench?sheet=flywheel` },
+  ] },
   'pedal': { below: [
     { size: desk, path: `/jobs/${idOf(105)}/pedal?sheet=pedal-geometry`, act: fillChain },
+    { size: desk, path: `/jobs/${idOf(107)}/pedal?sheet=pedal-air` },
     { size: { width: 1280, height: 1300 }, path: `/jobs/${idOf(105)}/pedal?at=learn` },
+    { size: { width: 1280, height: 1000 }, path: `/jobs/${idOf(101)}/pedal?sheet=pedal-test` },
+  ] },
+  'bleeding': { beside: [
+    { size: desk, path: `/jobs/${idOf(107)}/pedal` },
+    { size: phone, path: `/jobs/${idOf(107)}/pedal`, scheme: 'dark' },
+    { size: phone, path: `/jobs/${idOf(107)}/pedal?at=helper`, act: callTheBeat },
   ] },
   'bench-decide': { below: [
     { size: desk, path: `/jobs/${idOf(102)}/bench?at=open`, act: askPart },
@@ -108,6 +119,20 @@ async function climb(page) {
   await page.keyboard.press('x')
   await page.getByRole('button', { name: /A bolt will not turn/ }).click()
   await page.getByTestId('ladder').waitFor()
+}
+
+/** The helper's phone while the beat is called from the bleeder. */
+async function callTheBeat(page) {
+  const bleeder = await browser.newPage({ viewport: desk })
+  if (process.env.ELDRIN_DEMO_NOW) await bleeder.clock.install({ time: process.env.ELDRIN_DEMO_NOW })
+  await bleeder.goto(page.url().replace('?at=helper', ''))
+  await bleeder.getByRole('button', { name: 'Call the beat' }).click()
+  await page.getByTestId('call').filter({ hasText: 'Open' }).waitFor()
+  await bleeder.getByRole('button', { name: 'Stop the beat' }).waitFor()
+  return async () => {
+    await bleeder.getByRole('button', { name: 'Stop the beat' }).click()
+    await bleeder.close()
+  }
 }
 
 /** Bores of master and slave; the rest by rule of thumb. */
@@ -188,7 +213,7 @@ async function shoot({ size, path, act, scheme = 'light' }, file) {
   const done = await act?.(page, file)
   await page.waitForTimeout(400)
   if (done !== 'taken') await page.screenshot({ path: file })
-  if (typeof done === 'function') done()
+  if (typeof done === 'function') await done()
   await page.close()
 }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { EventPayloads, EventType } from '../core/job/events'
 import { benchPayloads } from './bench'
+import { bleedPayloads } from './bleeding'
 import { boltPayloads } from './bolts'
 import { instant, odometer, uuid, words } from './common'
 
@@ -36,15 +37,7 @@ export const payloads = {
   'trouble-cleared': z.strictObject({ troubleId: uuid, how: words(1000) }),
   ...boltPayloads,
   ...benchPayloads,
-  'bleed-opened': z.strictObject({ stepId, strokesPerRound: z.number().int().min(5).max(100), restMinutes: z.number().min(1).max(1440) }),
-  'stroke-counted': z.strictObject({ stepId }),
-  'rest-started': z.strictObject({ stepId }),
-  'reservoir-set': z.strictObject({
-    stepId, reservoirMl: z.number().min(0).max(5000), lowMl: z.number().min(0).max(5000), masterBoreMm: z.number().min(5).max(60), strokeMm: z.number().min(1).max(100),
-    lineMl: z.number().positive().max(1000), deliveredShare: z.number().min(0).max(1),
-  }),
-  'reservoir-topped': z.strictObject({ stepId, ml: z.number().positive('Say how much went in.').max(5000) }),
-  'pedal-judged': z.strictObject({ stepId, feel: z.enum(['soft', 'better', 'firm']) }),
+  ...bleedPayloads,
   'gear-tried': z.strictObject({ stepId, gear: z.string().min(1).max(4), result: z.enum(['clean', 'stiff', 'noisy', 'refuses']) }),
   'break-in-set': z.strictObject({ distanceKm: z.number().positive('The distance is above zero.').max(10_000, 'No break-in is that long. Check the unit.'), writtenAs: words(40), source: words(200), odometerKm: odometer }),
   'odometer-read': z.strictObject({ odometerKm: odometer }),

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { LayoutSource, ModuleSource } from '../core/packs/assemble-pack'
 import type { LinkSource, OperationSource, Pack, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
 import { cautionSigns, drawnParts, itemStates, linkKinds, phases, places } from '../core/packs/types'
+import { bleedWay } from './bleeding-file'
 import { benchPart } from './bench-file'
 import { drawingFile } from './drawing-file'
 import { id, sentence, when } from './pack-words'
@@ -21,7 +22,8 @@ const reading = z.discriminatedUnion('kind', [
 
 const activity = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('tighten'), group: id }),
-  z.strictObject({ kind: z.literal('bleed'), strokesPerRound: z.number().int().min(5).max(100), restMinutes: z.number().int().min(1).max(1440), deliveredShare: z.number().min(0).max(1).optional() }),
+  z.strictObject({ kind: z.literal('bleed'), way: id.optional(), strokesPerRound: z.number().int().min(5).max(100).optional(), restMinutes: z.number().int().min(1).max(1440).optional(), deliveredShare: z.number().min(0).max(1).optional() })
+    .refine(value => value.way !== undefined || (value.strokesPerRound !== undefined && value.restMinutes !== undefined), { path: ['way'], error: 'a bleeding names its way, or its strokes and its rest' }),
   z.strictObject({ kind: z.literal('gears'), engine: z.enum(['off', 'running']) }),
 ])
 
@@ -228,6 +230,7 @@ export const packFile = z.strictObject({
   outlines: z.array(outline).default([]),
   ladders: z.array(ladder).default([]),
   bench: benchPart.default({ sheets: [], orientations: [], oldParts: [], reachable: [] }),
+  bleeding: z.array(bleedWay).default([]),
   drawing: drawingFile.optional(),
   modules: z.array(wholeModule).min(1),
 }).transform((value): Pack => value)

@@ -3,6 +3,7 @@ import { basename, join, relative } from 'node:path'
 import { parseDocument } from 'yaml'
 import type { ZodType } from 'zod'
 import { deepest, readablePath } from '../contracts/read-pack'
+import { bleedingFile } from '../contracts/bleeding-file'
 import { matingFile, oldPartsFile, orientationsFile, reachableFile, sheetFile } from '../contracts/bench-file'
 import { drawingFile } from '../contracts/drawing-file'
 import { cautionsFile, ladderFile, layoutFile, moduleFile, optionsFile, outlinesFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
@@ -39,6 +40,7 @@ export function loadPacks(folder: string): PackShelf {
     tools: readFile(folder, 'tools.yaml', toolsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
     outlines: readFile(folder, 'outlines.yaml', outlinesFile),
     ladders: yamlFiles(folder, 'ladders').map(file => readFile(folder, file, ladderFile)),
+    bleeding: readFile(folder, 'bleeding.yaml', bleedingFile),
     drawings: yamlFiles(folder, 'drawings').map(file => readFile(folder, file, drawingFile)),
     bench: {
       sheets: yamlFiles(folder, 'sheets').map(file => readFile(folder, file, sheetFile)),

@@ -15,11 +15,14 @@ export function useOptionSwitch() {
    * @param order operations in the order the device found, if it has one
    * @returns whether it was done; if not, the reason was shown
    */
-  async function choose(optionId: string, choiceId: string, order?: string[]): Promise<boolean> {
+  const choose = (optionId: string, choiceId: string, order?: string[]) => chooseAll({ [optionId]: choiceId }, order)
+
+  /** Several options at once. */
+  async function chooseAll(choices: Record<string, string>, order?: string[]): Promise<boolean> {
     sending.value = true
     const { procedure, circumstances, done } = state.value
     const request: SwitchOptions = {
-      id: newId(), options: { ...procedure!.options, [optionId]: choiceId }, circumstances,
+      id: newId(), options: { ...procedure!.options, ...choices }, circumstances,
       ...(order ? { order: order.filter(id => !done[id]) } : {}),
       personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
     }
@@ -36,5 +39,5 @@ export function useOptionSwitch() {
       sending.value = false
     }
   }
-  return { choose, sending }
+  return { choose, chooseAll, sending }
 }

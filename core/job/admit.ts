@@ -2,6 +2,7 @@ import { OrderError } from '../sequence/plan-in-order'
 import { benchJudges, notReadyToGoIn } from './admit-bench'
 import { boltJudges } from './admit-bolts'
 import { tryCompleteActivity } from './activity'
+import { bleedJudges } from './bleeding'
 import { blockersOf } from './blockers'
 import { changedPlan } from './change-plan'
 import { cautionJudges, cautionUnread } from './cautions'
@@ -12,7 +13,7 @@ import type { EventType, JobEvent } from './events'
 import { openBeforeHandover, openEntries } from './ledger'
 import { oldPartRefused, reconcileJudges } from './reconcile'
 import { refuse, unknownStep } from './refusal'
-import { reservoirJudges, reservoirLow } from './reservoir'
+import { reservoirJudges } from './reservoir'
 import type { Judges, Refusal } from './refusal'
 import type { JobState } from './state'
 import { switchBarrier } from './switch-barrier'
@@ -22,10 +23,6 @@ export type { Refusal } from './refusal'
 
 function latestReading(state: JobState, stepId: string, readingId: string): number | string | undefined {
   return state.readings.findLast(reading => reading.stepId === stepId && reading.readingId === readingId)?.value
-}
-
-function bleedingOf(state: JobState, stepId: string): Refusal | null {
-  return unknownStep(state, stepId) ?? (state.bleeding[stepId] ? null : refuse('payload.stepId', 'Bleeding has not been opened on this step.'))
 }
 
 const judges: Judges = {
@@ -110,20 +107,7 @@ const judges: Judges = {
   'run-dropped': (state, { payload }) => state.runs.some(run => run.runId === payload.runId && run.dropped === null)
     ? null
     : refuse('payload.runId', 'No such run is open on this job.'),
-  'bleed-opened': (state, { payload }) => {
-    const unknown = unknownStep(state, payload.stepId)
-    if (unknown) return unknown
-    if (state.procedure!.operations.find(entry => entry.id === payload.stepId)?.activity?.kind !== 'bleed') return refuse('payload.stepId', 'This step is not a bleeding.')
-    if (state.bleeding[payload.stepId]) return refuse('payload.stepId', 'Bleeding is open on this step already.')
-    const [blocker] = blockersOf(state, payload.stepId)
-    return blocker ? refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`) : null
-  },
-  'stroke-counted': (state, { payload }) => bleedingOf(state, payload.stepId)
-    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.restSince ? refuse('payload.stepId', 'This round is resting. Judge the pedal before the next strokes.') : notFirm(state, payload.stepId) ?? reservoirLow(state, payload.stepId)),
-  'rest-started': (state, { payload }) => bleedingOf(state, payload.stepId)
-    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.restSince ? refuse('payload.stepId', 'This round is resting already.') : notFirm(state, payload.stepId)),
-  'pedal-judged': (state, { payload }) => bleedingOf(state, payload.stepId)
-    ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.strokes === 0 ? refuse('payload.feel', 'Count the strokes of this round first.') : notFirm(state, payload.stepId)),
+  ...bleedJudges,
   'gear-tried': (state, { payload }) => {
     const unknown = unknownStep(state, payload.stepId)
     if (unknown) return unknown
@@ -156,10 +140,6 @@ const judges: Judges = {
     if (!effectiveEvents(log).includes(target)) return refuse('payload.eventId', 'That is undone already.')
     return lastUndoable(log) === target ? null : refuse('payload.eventId', 'Something came after it. Undo goes back one act at a time.')
   },
-}
-
-function notFirm(state: JobState, stepId: string): Refusal | null {
-  return state.bleeding[stepId]!.rounds.at(-1)!.feel === 'firm' ? refuse('payload.stepId', 'The pedal is judged firm already.') : null
 }
 
 /** Acts that still make sense on a job that was called off. */

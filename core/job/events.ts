@@ -2,6 +2,7 @@ import type { BoltCondition, BoltDetails, BoltReading, FastenerFacts, Feel, Figu
 import type { Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
 import type { BenchPayloads } from './bench-events'
+import type { BleedPayloads } from './bleeding'
 import type { CautionPayloads } from './cautions'
 import type { GapPayloads } from './gaps'
 import type { LadderPayloads } from './ladders'
@@ -29,7 +30,7 @@ export interface Vehicle {
 export interface RunWrench { id: string, name: string, overdue: boolean, adapterLengthMm: number, adapterAngleDeg: number, lengthMm: number }
 
 /** What each type of event carries. */
-export interface EventPayloads extends BenchPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
+export interface EventPayloads extends BenchPayloads, BleedPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
   'job-opened': {
     number: number
     vehicle: Vehicle
@@ -73,10 +74,6 @@ export interface EventPayloads extends BenchPayloads, CautionPayloads, GapPayloa
   /** A bolt, a thread or a head that went, and the way out that is taken. */
   'bolt-broken': { group: string, boltId: string, how: 'sheared' | 'stripped' | 'rounded', wayOut: string, troubleId: string, text: string, parts: string[], waitsFor: string | null, until: string | null }
   'run-dropped': { runId: string, reason: string }
-  'bleed-opened': { stepId: string, strokesPerRound: number, restMinutes: number }
-  'stroke-counted': { stepId: string }
-  'rest-started': { stepId: string }
-  'pedal-judged': { stepId: string, feel: PedalFeel }
   'gear-tried': { stepId: string, gear: string, result: GearResult }
   'break-in-set': { distanceKm: number, writtenAs: string, source: string, odometerKm: number }
   'odometer-read': { odometerKm: number }

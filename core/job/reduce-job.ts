@@ -2,6 +2,7 @@ import { emptyBench } from './bench-state'
 import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards'
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
+import { bleedAppliers } from './bleeding'
 import { cautionAppliers } from './cautions'
 import { gapAppliers } from './gaps'
 import { ladderAppliers } from './ladders'
@@ -145,26 +146,6 @@ const appliers: Appliers = {
     const run = state.runs.find(entry => entry.runId === payload.runId)
     if (run) run.dropped = payload.reason
   },
-  'bleed-opened': (state, { payload }) => {
-    state.bleeding[payload.stepId] = { strokesPerRound: payload.strokesPerRound, restMinutes: payload.restMinutes, rounds: [{ strokes: 0, restSince: null, feel: null }] }
-  },
-  'stroke-counted': (state, { payload }) => {
-    const round = state.bleeding[payload.stepId]?.rounds.at(-1)
-    if (round) round.strokes++
-    const reservoir = state.reservoirs[payload.stepId]
-    if (reservoir) reservoir.strokes++
-  },
-  'rest-started': (state, { payload, deviceTime }) => {
-    const round = state.bleeding[payload.stepId]?.rounds.at(-1)
-    if (round) round.restSince = deviceTime
-  },
-  'pedal-judged': (state, { payload }) => {
-    const bleeding = state.bleeding[payload.stepId]
-    const round = bleeding?.rounds.at(-1)
-    if (!bleeding || !round) return
-    round.feel = payload.feel
-    if (payload.feel !== 'firm') bleeding.rounds.push({ strokes: 0, restSince: null, feel: null })
-  },
   'gear-tried': (state, { payload }) => {
     state.gears[payload.stepId] = { ...state.gears[payload.stepId], [payload.gear]: payload.result }
   },
@@ -193,6 +174,7 @@ const appliers: Appliers = {
   ...gapAppliers,
   ...cautionAppliers,
   ...reconcileAppliers,
+  ...bleedAppliers,
   ...reservoirAppliers,
   'undone': () => {},
 }

@@ -1,5 +1,6 @@
 import { FieldError } from '../fasteners/field-error'
 import { strokeMl, strokesToLow } from '../hydraulics/strokes-to-low'
+import { wayNow } from './bleed-ways'
 import type { JobEvent } from './events'
 import { refuse } from './refusal'
 import type { Judges, Refusal } from './refusal'
@@ -7,59 +8,89 @@ import type { JobState, ReservoirRecord } from './state'
 
 /** What is known of reservoir and line while a line is bled, and what was poured in. */
 export interface ReservoirPayloads {
-  'reservoir-set': { stepId: string, reservoirMl: number, lowMl: number, masterBoreMm: number, strokeMm: number, lineMl: number, deliveredShare: number }
+  'reservoir-set': { stepId: string, reservoirMl: number, lowMl: number, fullMl?: number, masterBoreMm: number, strokeMm: number, lineMl: number, deliveredShare: number }
   'reservoir-topped': { stepId: string, ml: number }
+  /** Drawn off to make room, in ml. */
+  'reservoir-drawn': { stepId: string, ml: number }
 }
 
 export interface ReservoirStand {
-  /** What stands in it now, in ml, and how many strokes it has until its low mark. */
+  /** What stands in it now, in ml. */
   leftMl: number
-  strokesLeft: number
-  /** Sent out of the line since it was set, as a share of what the line holds: at 1 the old fluid is gone. */
+  /** Sent through the line since it was set, either way, as a share of what the line holds: at 1 the old fluid is gone. */
   throughShare: number
   sentMl: number
+  pushedMl: number
   /** Poured in after it was set. */
   addedMl: number
+  /** Room to its full mark, where that is known. */
+  roomMl: number | null
+  ranDry: string | null
 }
 
-/** So many strokes before the low mark it is time to pour. Common practice, no source. */
-export const WARN_STROKES = 5
+/** So many counts before a mark it is time to act. Common practice, no source. */
+export const WARN_COUNTS = 5
 
 /** Where the reservoir stands; `null` where nothing was said of it. */
 export function reservoirStand(record: ReservoirRecord | undefined): ReservoirStand | null {
   if (!record) return null
-  const sentMl = record.strokes * strokeMl(record)
-  const leftMl = record.reservoirMl + record.addedMl - sentMl
-  return { leftMl, sentMl, addedMl: record.addedMl, throughShare: sentMl / record.lineMl, strokesLeft: leftMl < record.lowMl ? 0 : strokesToLow({ ...record, reservoirMl: leftMl }) }
+  const { sentMl, pushedMl, addedMl } = record
+  const leftMl = Math.max(0, record.reservoirMl + addedMl + pushedMl - sentMl)
+  return { leftMl, sentMl, pushedMl, addedMl, throughShare: (sentMl + pushedMl) / record.lineMl, roomMl: record.fullMl === null ? null : Math.max(0, record.fullMl - leftMl), ranDry: record.ranDry }
 }
 
-/** Why a stroke may not be counted: the next one would draw air into the line, and into the brakes. */
-export function reservoirLow(state: JobState, stepId: string): Refusal | null {
-  const stand = reservoirStand(state.reservoirs[stepId])
-  return stand && stand.strokesLeft < 1 ? refuse('payload.stepId', 'The reservoir stands at its low mark. Pour fresh fluid in before the next stroke, and say how much.') : null
+/** Counts of a way until the reservoir stands at the mark that this way comes near: low, or full where fluid is pushed up. */
+export function countsToMark(record: ReservoirRecord, { strokeShare, portionMl, counts }: { strokeShare: number, portionMl: number, counts: string }): number {
+  const { leftMl, roomMl } = reservoirStand(record)!
+  if (counts === 'strokes') return leftMl < record.lowMl ? 0 : strokesToLow({ ...record, reservoirMl: leftMl, deliveredShare: strokeShare })
+  if (portionMl < 0) return roomMl === null ? Infinity : Math.floor(roomMl / -portionMl + 1e-9)
+  return portionMl === 0 ? Infinity : Math.max(0, Math.floor((leftMl - record.lowMl) / portionMl + 1e-9))
+}
+
+/**
+ * Why a count may not be made: the next one would draw air into the line, and into the brakes, or push the reservoir over.
+ * @param ml what a portion moves; a stroke where it is left out
+ */
+export function reservoirLow(state: JobState, stepId: string, ml?: number): Refusal | null {
+  const record = state.reservoirs[stepId]
+  const way = wayNow(state, stepId)
+  if (!record || !way) return null
+  if (countsToMark(record, ml === undefined ? way : { strokeShare: 0, portionMl: ml, counts: 'portions' }) >= 1) return null
+  return ml !== undefined && ml < 0
+    ? refuse('payload.ml', 'The reservoir stands at its full mark. Draw some off before the next push, and say how much.')
+    : refuse('payload.stepId', 'The reservoir stands at its low mark. Pour fresh fluid in before the next one, and say how much.')
 }
 
 export const reservoirAppliers = {
-  'reservoir-set': (state: JobState, { payload: { stepId, ...known } }: JobEvent<'reservoir-set'>) => {
-    state.reservoirs[stepId] = { ...known, addedMl: 0, strokes: 0 }
+  'reservoir-set': (state: JobState, { payload: { stepId, deliveredShare: _share, fullMl, ...known } }: JobEvent<'reservoir-set'>) => {
+    state.reservoirs[stepId] = { ...known, fullMl: fullMl ?? null, eachMl: strokeMl({ ...known, deliveredShare: 1 }), addedMl: 0, sentMl: 0, pushedMl: 0, strokes: 0, ranDry: null }
   },
   'reservoir-topped': (state: JobState, { payload }: JobEvent<'reservoir-topped'>) => {
     const record = state.reservoirs[payload.stepId]
     if (record) record.addedMl += payload.ml
   },
+  'reservoir-drawn': (state: JobState, { payload }: JobEvent<'reservoir-drawn'>) => {
+    const record = state.reservoirs[payload.stepId]
+    if (record) record.reservoirMl -= payload.ml
+  },
 }
 
-export const reservoirJudges: Pick<Judges, 'reservoir-set' | 'reservoir-topped'> = {
+const unknownReservoir = (state: JobState, stepId: string): Refusal | null => state.reservoirs[stepId] ? null : refuse('payload.stepId', 'Nothing is known of this reservoir yet.')
+
+export const reservoirJudges: Pick<Judges, keyof ReservoirPayloads> = {
   'reservoir-set': (state, { payload }) => {
     if (!state.bleeding[payload.stepId]) return refuse('payload.stepId', 'Bleeding has not been opened on this step.')
     try {
       strokesToLow(payload)
-      return payload.lineMl > 0 ? null : refuse('payload.lineMl', 'A line holds something.')
     }
     catch (error) {
       if (error instanceof FieldError) return refuse(`payload.${error.path}`, error.reason)
       throw error
     }
+    if (payload.fullMl !== undefined && payload.fullMl < payload.reservoirMl) return refuse('payload.fullMl', 'More stands in it than up to its full mark.')
+    return payload.lineMl > 0 ? null : refuse('payload.lineMl', 'A line holds something.')
   },
-  'reservoir-topped': (state, { payload }) => state.reservoirs[payload.stepId] ? null : refuse('payload.stepId', 'Nothing is known of this reservoir yet.'),
+  'reservoir-topped': (state, { payload }) => unknownReservoir(state, payload.stepId),
+  'reservoir-drawn': (state, { payload }) => unknownReservoir(state, payload.stepId)
+    ?? (payload.ml > reservoirStand(state.reservoirs[payload.stepId])!.leftMl ? refuse('payload.ml', 'More than stands in it.') : null),
 }

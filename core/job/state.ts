@@ -5,6 +5,7 @@ import type { Plan } from '../sequence/types'
 import type { Circumstances, PlanClock } from './circumstances'
 import type { GapRecord } from './gaps'
 import type { LadderRun } from './ladders'
+import type { Bubbles, FluidColour } from './bleeding'
 import type { EventPayloads, GearResult, PedalFeel, PumpResult, RunWrench, Vehicle } from './events'
 
 export interface DoneRecord { at: string, personId: string, eventId: string }
@@ -51,11 +52,45 @@ export interface TighteningRun {
   dropped: string | null
 }
 
-export interface BleedRound { strokes: number, restSince: string | null, feel: PedalFeel | null }
-/** A reservoir as it was set, what was poured in since, and strokes counted since. */
-export interface ReservoirRecord { reservoirMl: number, lowMl: number, masterBoreMm: number, strokeMm: number, lineMl: number, deliveredShare: number, addedMl: number, strokes: number }
+/** A round by one way: what was counted, and what was seen and felt at its end. */
+export interface BleedRound {
+  way: string
+  strokes: number
+  portions: number
+  /** Fluid through the line, in ml; below zero upward. Strokes count where the reservoir is known. */
+  movedMl: number
+  restSince: string | null
+  feel: PedalFeel | null
+  bubbles?: Bubbles
+  colour?: FluidColour
+  lostMm?: number
+}
+/** A reservoir as it was set, and what has come in and gone out since, in ml. */
+export interface ReservoirRecord {
+  reservoirMl: number
+  lowMl: number
+  fullMl: number | null
+  masterBoreMm: number
+  strokeMm: number
+  lineMl: number
+  /** What a whole stroke moves. */
+  eachMl: number
+  addedMl: number
+  sentMl: number
+  pushedMl: number
+  strokes: number
+  /** When more had run out than stood in it. */
+  ranDry: string | null
+}
 
-export interface Bleeding { strokesPerRound: number, restMinutes: number, rounds: BleedRound[] }
+export interface Bleeding {
+  strokesPerRound: number
+  restMinutes: number
+  rounds: BleedRound[]
+  boughtMl: number
+  /** A spoken count that runs: since when by the server's clock, which device counts, and strokes of the round before it. */
+  pace: { since: string, deviceId: string, strokesBefore: number } | null
+}
 
 export interface BreakIn {
   distanceKm: number

@@ -2,6 +2,7 @@ import type { CarPosition, DrawnPart, Place } from '../packs/types'
 import type { WorkingHours } from '../sequence/calendar'
 import { partsAwaited } from './arrivals'
 import { distanceToGo } from './break-in'
+import { restEnd } from './bleeding'
 import { changedParts } from './ledger'
 import { minutesLeft } from './minutes'
 import { partsDue } from './parts-due'
@@ -87,10 +88,8 @@ export function waitOf(state: JobState): { what: string, until: string | null } 
   const part = partsAwaited(state).find(entry => entry.stepId === next?.id)
   if (part) return { what: part.name, until: part.at }
   for (const [stepId, bleeding] of Object.entries(state.bleeding)) {
-    const round = bleeding.rounds.at(-1)!
-    if (!state.done[stepId] && round.restSince && !round.feel) {
-      return { what: 'Air rising in the clutch line', until: new Date(Date.parse(round.restSince) + bleeding.restMinutes * 60_000).toISOString() }
-    }
+    const until = restEnd(bleeding)
+    if (!state.done[stepId] && until) return { what: 'Air rising in the clutch line', until }
   }
   return null
 }

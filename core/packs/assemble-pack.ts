@@ -2,6 +2,7 @@ import { both } from './applies'
 import { benchOf } from './bench-of'
 import { checkDrawing } from './check-drawing'
 import { refitId } from './mirror'
+import type { BleedWay } from './bleed-types'
 import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
 import type { Caution, Fact, FastenerGroup, Ladder, LedgerItem, LinkSource, OperationSource, Outline, Pack, PackModule, PackOption, Place, Positioning, Reach, RefitOverride, Tool, When } from './types'
@@ -20,7 +21,7 @@ export interface Adjustments {
 export interface ModuleSource extends PackModule { from?: string, adjust: Adjustments }
 
 /** A layout as written, before its modules are put in. */
-export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'drawing'> {
+export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'bleeding' | 'drawing'> {
   /** The drawing of its family, by id. */
   drawing?: string
   /** What is usual on this layout: sheet → field → the rule of thumb taken where nothing is entered. */
@@ -45,6 +46,7 @@ export interface Shelf {
   outlines: Outline[]
   ladders: Ladder[]
   bench: BenchData
+  bleeding: BleedWay[]
   drawings: CarDrawing[]
 }
 
@@ -102,6 +104,7 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     tools: shelf.tools.filter(tool => tools.has(tool.id)),
     cautions: shelf.cautions.filter(caution => cautions.has(caution.id)),
     outlines: shelf.outlines, ladders,
+    bleeding: modules.some(module => module.operations.some(operation => operation.activity?.kind === 'bleed')) ? shelf.bleeding : [],
     bench: withGuides(assembleBench(shelf.bench, here, anywhere, settle), guides),
     ...(drawing === undefined ? {} : { drawing: drawingOf(drawing, shelf, modules) }),
   }

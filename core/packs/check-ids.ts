@@ -20,6 +20,7 @@ function repeatedIds(pack: Pack): PackFault[] {
     ['group', inModules('groups')],
     ['part', inModules('parts')],
     ['outline', pack.outlines.map(({ id }) => ({ path: `outlines[${id}]`, id }))],
+    ['way of bleeding', pack.bleeding.map(({ id }) => ({ path: `bleeding[${id}]`, id }))],
     ['ladder', pack.ladders.map(({ id }) => ({ path: `ladders[${id}]`, id }))],
     ['option', pack.options.map(({ id }) => ({ path: `options[${id}]`, id }))],
   ]
@@ -61,6 +62,7 @@ function unknownIds(pack: Pack): PackFault[] {
       want(path, 'tool', tools, [...operation.tools, ...override?.tools ?? []])
       want(path, 'caution', cautions, [...operation.cautions, ...override?.cautions ?? []])
       want(path, 'fastener group', groups, [operation.figure, override?.figure, groupOf(operation), groupOf(override ?? {})])
+      want(path, 'way of bleeding', idsOf(pack.bleeding), [wayOf(operation), wayOf(override ?? {})])
       if (operation.refit.kind === 'by') want(`${path}.refit`, 'operation', operationIds, [operation.refit.operation])
       wantWhen(path, operation.when)
     }
@@ -100,6 +102,10 @@ function unknownIds(pack: Pack): PackFault[] {
 
 function factsOf(operation: Partial<Pick<OperationSource, 'needs' | 'gives' | 'ends'>>): string[] {
   return [...operation.needs ?? [], ...operation.gives ?? [], ...operation.ends ?? []]
+}
+
+function wayOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {
+  return operation.activity?.kind === 'bleed' ? operation.activity.way : undefined
 }
 
 function groupOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {

@@ -59,6 +59,11 @@ describe('checkPack', () => {
   })
 })
 
+it('finds a bleeding by a way that is not there', () => {
+  const pack = smallPack({ operations: [operation('bleed', { phase: 'fill', activity: { kind: 'bleed', way: 'magic' } })] })
+  expect(checkPack(pack, {})).toContainEqual({ path: 'modules[only].operations[bleed]', reason: 'unknown way of bleeding "magic"' })
+})
+
 it('counts every combination of options', () => {
   const option = (id: string, choices: string[]) => ({ id, sentence: `${id} …`, choices: choices.map(choice => ({ id: choice, label: choice })), default: choices[0]!, school: false })
   const pack = smallPack({ operations: [operation('a')] }, { options: [option('x', ['1', '2']), option('y', ['1', '2', '3'])] })

@@ -64,6 +64,7 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     outlines: pack.outlines,
     ladders: pack.ladders,
     bench: benchOf(pack.bench, step => present.has(step), thing => applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
+    ...(operations.some(operation => operation.activity?.kind === 'bleed') ? { bleeding: pack.bleeding } : {}),
     parts: usedParts(pack, operations),
     ...(pack.drawing ? { drawing: pack.drawing } : {}),
     tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id)) || pack.ladders.some(ladder => ladder.rungs.some(rung => rung.tools.includes(tool.id)))),

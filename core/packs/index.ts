@@ -13,5 +13,8 @@ export { phases, places, linkKinds, itemStates, drawnParts, cautionSigns } from 
 export { judgeKinds, levels, sheetDrawings, sheetUnits } from './sheet-types'
 export type * from './types'
 export type * from './sheet-types'
+export { wayChoices } from './way-choices'
+export { bleedCounts } from './bleed-types'
+export type * from './bleed-types'
 export { shapeKinds } from './drawing-types'
 export type * from './drawing-types'

@@ -1,3 +1,4 @@
+import type { BleedWay } from './bleed-types'
 import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
 
@@ -165,7 +166,8 @@ export type ReadingSpec =
 /** Work with its own screen, counted act by act. */
 export type Activity =
   | { kind: 'tighten', group: string }
-  | { kind: 'bleed', strokesPerRound: number, restMinutes: number, /** Share of a stroke that leaves at the bleeder; nothing where it stays shut. */ deliveredShare?: number }
+  /** By a way that the pack holds, or by pump and rest with counts of its own. */
+  | { kind: 'bleed', way?: string, strokesPerRound?: number, restMinutes?: number, deliveredShare?: number }
   | { kind: 'gears', engine: 'off' | 'running' }
 
 /** How a step of the strip is undone in the refit. */
@@ -288,6 +290,7 @@ export interface Pack {
   outlines: Outline[]
   ladders: Ladder[]
   bench: BenchData
+  bleeding: BleedWay[]
   drawing?: CarDrawing
 }
 
@@ -329,5 +332,7 @@ export interface Procedure {
   outlines: Outline[]
   ladders: Ladder[]
   bench: BenchData
+  /** Ways of bleeding, where something is bled; a plan of long ago has none. */
+  bleeding?: BleedWay[]
   drawing?: CarDrawing
 }

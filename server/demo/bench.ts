@@ -32,3 +32,19 @@ export const heavyBox: Record<string, SheetValues> = {
   'support': { 'engine': number(165), 'box': number(58), 'rating': number(450), 'way': answer('below'), 'sump': answer('spread') },
   'drive-angles': { 'pieces': answer('two'), 'box': number(3.4), 'shaft': number(4.1), 'rear': number(7.2), 'axle': number(2.1), 'free': number(418), 'fitted': number(414.5), 'forward': number(6) },
 }
+
+/** What is known of a pedal whose line was opened. */
+export const softPedal: Record<string, SheetValues> = {
+  'pedal-air': { lost: number(46), ratio: number(6.2), master: number(19), pressure: number(18), swelling: number(0.2), allowed: number(12) },
+}
+
+/** Two rounds of two people, and what was seen at the end of each. */
+export const firstRounds = [
+  { strokes: 10, feel: 'soft' as const, bubbles: 'many' as const, colour: 'dark' as const, lostMm: 74 },
+  { strokes: 10, feel: 'better' as const, bubbles: 'few' as const, colour: 'cloudy' as const, lostMm: 46 },
+]
+
+/** A pedal that releases. */
+export const provedPedal: Record<string, SheetValues> = {
+  'pedal-test': { 'free': number(8), 'free-from': number(5), 'free-to': number(15), 'bite': number(58), 'travel': number(138), 'seconds': number(1.5), 'sinks': number(1), 'creep': answer('still'), 'leaks': answer('dry'), 'jam': answer('tight') },
+}

@@ -21,6 +21,7 @@ export const demoVehicles: VehicleAnswer[] = [
   { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0005', name: 'Blue Tavisk Lark', make: 'Tavisk', model: 'Lark 1.5', year: 2019, customer: 'Bram Okonjo-Veil', gears: sixSpeed },
   { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0006', name: 'Grey Hallux Fellside', make: 'Hallux', model: 'Fellside 2.8 four-wheel drive', year: 2011, customer: 'Upper Pennick Forestry', gears: fiveSpeed },
   { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0007', name: 'Cream Pellworth saloon', make: 'Pellworth', model: 'Six', year: 1968, customer: 'Odile Farrant-Kew', gears: ['1', '2', '3', '4', 'R'] },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0008', name: 'Ochre Tavisk Roan', make: 'Tavisk', model: 'Roan 2.2', year: 2013, customer: 'Ines Calloway-Brandt', gears: sixSpeed },
 ]
 
 /** The garage's wrenches; one has not been seen by a calibrator for long. */

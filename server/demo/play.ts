@@ -1,7 +1,7 @@
 import { nextBolt, tighteningPasses } from '../../core/fasteners'
 import type { SheetValues } from '../../core/bench'
 import type { BoltDetails, Figure } from '../../core/fasteners'
-import { applyEvent, boltsOffWith, cautionsToRead, newPartsOf, reduceJob, stepView } from '../../core/job'
+import { applyEvent, boltsOffWith, cautionsToRead, newPartsOf, plannedWay, reduceJob, stepView } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import type { Operation, ReadingSpec } from '../../core/packs'
 
@@ -58,6 +58,27 @@ export class DemoMechanic {
     return this
   }
 
+  /** Bleeds round by round, the reservoir watched and kept full. */
+  bleedRounds(stepId: string, rounds: ({ strokes: number } & Omit<EventPayloads['pedal-judged'], 'stepId'>)[]): this {
+    this.openBleeding(stepId)
+    this.write('fluid-bought', { stepId, bottles: 1, bottleMl: 500 })
+    this.write('reservoir-set', { stepId, reservoirMl: 220, lowMl: 110, fullMl: 250, masterBoreMm: 19, strokeMm: 24, lineMl: 24, deliveredShare: 0 })
+    for (const { strokes, ...judged } of rounds) {
+      for (let stroke = 0; stroke < strokes; stroke++) this.write('stroke-counted', { stepId }, 0.15)
+      this.write('pedal-judged', { stepId, ...judged }, 1)
+      this.write('reservoir-topped', { stepId, ml: 65 }, 1)
+    }
+    return this
+  }
+
+  private openBleeding(stepId: string) {
+    const { activity } = this.state.procedure!.operations.find(operation => operation.id === stepId)!
+    if (activity?.kind !== 'bleed') throw new Error(`${stepId} bleeds nothing`)
+    const way = plannedWay(this.state, activity)
+    this.write('bleed-opened', { stepId, strokesPerRound: way.perRound, restMinutes: way.restMinutes })
+    return way
+  }
+
   private doStep(stepId: string): void {
     const view = stepView(this.state, stepId)!
     const minutes = view.planned.finishMinutes - view.planned.startMinutes
@@ -83,8 +104,12 @@ export class DemoMechanic {
     if (activity?.kind === 'tighten') this.tighten(stepId, activity.group)
     if (activity?.kind === 'gears') for (const gear of this.state.vehicle!.gears) this.write('gear-tried', { stepId, gear, result: 'clean' })
     if (activity?.kind === 'bleed') {
-      this.write('bleed-opened', { stepId, strokesPerRound: activity.strokesPerRound, restMinutes: activity.restMinutes })
-      for (let stroke = 0; stroke < activity.strokesPerRound; stroke++) this.write('stroke-counted', { stepId }, 0.05)
+      const way = this.openBleeding(stepId)
+      for (let count = 0; count < way.perRound; count++) {
+        if (way.counts === 'strokes') this.write('stroke-counted', { stepId }, 0.05)
+        else if (way.counts === 'portions') this.write('portion-moved', { stepId, ml: way.portionMl }, 1)
+      }
+      if (way.counts === 'minutes') this.write('rest-started', { stepId }, way.restMinutes)
       this.write('pedal-judged', { stepId, feel: 'firm' })
     }
   }

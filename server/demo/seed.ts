@@ -5,7 +5,7 @@ import { forGarage } from '../db/for-garage'
 import { garage, person, vehicle, vehicleFastener, vehicleFigure, wrench } from '../db/schema'
 import { appendEvents, openJob } from '../job-log'
 import { DEMO_GARAGE_ID, demoBellBolts, demoFasteners, demoFigures, demoGarage, demoPeople, demoVehicles, demoWrenches } from './garage'
-import { heavyBox, looseTool, wornAndWarped } from './bench'
+import { firstRounds, heavyBox, looseTool, provedPedal, softPedal, wornAndWarped } from './bench'
 import { DemoMechanic } from './play'
 
 const HOUR = 3_600_000
@@ -25,7 +25,7 @@ const jobs: DemoJob[] = [
   {
     vehicle: 3, hoursAgo: 190, options: { lift: 'lift', helper: 'helper' }, odometerKm: 161_240,
     complaint: { symptoms: ['slips'], text: 'Slips in fourth uphill since summer.' }, pumpTest: { result: 'no-change', strokes: 18 },
-    work: mechanic => mechanic.workUntil(null)
+    work: mechanic => mechanic.workUntil(null).fillSheets(provedPedal)
       .write('break-in-set', { distanceKm: 640, writtenAs: '400 mi', source: 'Brindle clutch kit BK-4471, fitting sheet', odometerKm: 161_262 })
       .write('handed-over', { to: 'Ysolde Trammer', odometerKm: 161_262 }, 20)
       .write('odometer-read', { odometerKm: 161_488 }, 60 * 70),
@@ -70,6 +70,11 @@ const jobs: DemoJob[] = [
     vehicle: 5, packId: '4x4-transfer', hoursAgo: 9, options: { 'crank-seal': 'renewed', 'exhaust': 'off', 'slave': 'opened' }, odometerKm: 188_730,
     complaint: { symptoms: ['slips'], text: 'Slips with the timber trailer on.' }, pumpTest: { result: 'no-change', strokes: 17 },
     work: mechanic => mechanic.workUntil('upper-bell-bolts').fillSheets(heavyBox),
+  },
+  {
+    vehicle: 7, packId: 'rwd-concentric', hoursAgo: 13, options: { lift: 'lift', helper: 'helper', bleed: 'two-person' }, odometerKm: 143_902,
+    complaint: { symptoms: ['pedal-soft', 'will-not-select'], text: 'Pedal went to the floor, fluid at the bell.' }, pumpTest: { result: 'rises', strokes: 17 },
+    work: mechanic => mechanic.workUntil('bleed-two').fillSheets(softPedal).bleedRounds('bleed-two', firstRounds),
   },
 ]
 

@@ -35,7 +35,7 @@ test('a rest between rounds goes on through a reload, another server and the Yar
 test('a slave moved aside is not bled, and its pedal is blocked meanwhile', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'last-bell-bolts', { slave: 'aside' })
   await view(page, stage, jobId, 'pedal')
-  await expect(page.getByRole('heading', { name: 'Nothing to count on this job' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Nothing to bleed on this job' })).toBeVisible()
   await expect(page.getByText('one stroke of the pedal pushes its piston out')).toBeVisible()
 })
 
@@ -84,7 +84,7 @@ test('an upgrade that does not release is found before it is fitted, air is esti
   await expect(page.getByTestId('advised')).toContainText('Pump and rest')
   await page.getByLabel('a syringe with a hose').check()
   await expect(page.getByTestId('advised')).toContainText('Reverse, from the slave')
-  await expect(page.getByTestId('bleed-advice').getByRole('listitem').first()).toContainText('The plan has no steps for it')
+  await expect(page.getByTestId('bleed-advice').getByRole('listitem').first().getByRole('button', { name: 'Take this way into the plan' })).toBeVisible()
   await page.getByRole('radio', { name: 'stayed closed' }).click()
   await expect(page.getByTestId('advised')).toContainText('Nothing to bleed')
   await page.getByRole('radio', { name: 'was opened' }).click()
@@ -116,14 +116,14 @@ test('the reservoir is counted down with the strokes, warns, and stops the count
   const guard = page.getByTestId('reservoir')
   await page.getByLabel('Stands in it, ml').fill('120')
   await page.getByRole('button', { name: 'Watch the reservoir' }).click()
-  await expect(guard).toContainText('3 strokes to the low mark')
+  await expect(guard).toContainText('3 pulls through to the low mark')
   for (let stroke = 1; stroke <= 3; stroke++) {
     await page.getByTestId('stroke').click()
     await expect(page.getByTestId('strokes')).toHaveText(String(stroke))
   }
   await expect(guard).toContainText('At its low mark')
   await page.getByTestId('stroke').click()
-  await expect(page.getByText(/Pour fresh fluid in before the next stroke/).first()).toBeVisible()
+  await expect(page.getByText(/Pour fresh fluid in before the next one/).first()).toBeVisible()
   await expect(page.getByTestId('strokes')).toHaveText('3')
   await page.getByLabel('Poured in, ml').fill('100')
   await page.getByRole('button', { name: 'Poured in' }).click()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { adviseBleed } from '../../../core/hydraulics'
+import { bleedingStep, plannedWay, wayNow } from '../../../core/job'
+import { wayChoices } from '../../../core/packs/way-choices'
 import type { BleedMethod, BleedSituation } from '../../../core/hydraulics'
 import type { JudgeKind } from '../../../core/packs'
 import { bleedWords } from '../../lib/bleed-words'
@@ -13,9 +15,26 @@ const sheetWith = (judge: JudgeKind) => state.value.procedure!.bench.sheets.find
 const filled = state.value.procedure!.operations.some(operation => operation.phase === 'fill' && sheetWith('trapped-air')?.steps.includes(operation.id))
 const opened = ref<'yes' | 'no'>(filled ? 'yes' : 'no')
 const slave = ref<BleedSituation['slave']>(sheetWith('concentric-gap') ? 'concentric' : 'outside')
-/** Ways that the plan has steps for. */
-const planned = computed(() => new Set(pack.value?.options.flatMap(option => option.choices.map(choice => choice.id))))
-const unplanned = (method: BleedMethod) => pack.value !== null && method !== 'unopened' && method !== 'pre-filled' && !planned.value.has(method)
+const { chooseAll, sending } = useOptionSwitch()
+const router = useRouter()
+const step = computed(() => bleedingStep(state.value))
+const begunHere = computed(() => step.value !== null && state.value.bleeding[step.value.id] !== undefined && !state.value.done[step.value.id])
+const wayWith = (method: BleedMethod) => (state.value.procedure!.bleeding ?? pack.value?.bleeding ?? []).find(way => way.method === method)
+const current = computed(() => step.value && (wayNow(state.value, step.value.id) ?? plannedWay(state.value, step.value.activity)).method)
+/** What the plan would have to choose for a way; `null` where it has no step for it. */
+const choices = (method: BleedMethod) => {
+  const way = wayWith(method)
+  return way && pack.value ? wayChoices(pack.value, state.value.procedure!.options, way.id) : null
+}
+const unplanned = (method: BleedMethod) => pack.value !== null && method !== 'unopened' && choices(method) === null
+/** Goes this way: in the middle of a bleeding at once, before it by another step of the plan. */
+async function take(method: BleedMethod) {
+  const way = wayWith(method)!
+  const taken = begunHere.value
+    ? store.write('bleed-switched', { stepId: step.value!.id, way: way.id, strokesPerRound: way.perRound, restMinutes: way.restMinutes })
+    : await chooseAll(choices(method)!)
+  if (taken) void router.push(path('pedal'))
+}
 const helper = ref<'yes' | 'no'>(state.value.procedure!.hands === 2 || state.value.circumstances.helper ? 'yes' : 'no')
 const bleeder = ref<BleedSituation['bleeder']>(slave.value === 'concentric' ? 'at-top' : 'low')
 const shared = ref<'yes' | 'no'>('yes')
@@ -49,6 +68,8 @@ useKeys({ Backspace: store.undo })
       <li v-for="(entry, index) in advice.filter(each => each.possible)" :key="entry.method" class="py-3">
         <p class="text-xl" :class="index === 0 ? 'font-bold' : 'font-semibold'">{{ bleedWords[entry.method] }}<span v-if="index === 0" class="ml-2 text-base text-good">✓ advised here</span> <span class="figure text-base font-normal text-quiet">about {{ entry.minutes }} min</span></p>
         <p v-for="line in entry.because" :key="line">{{ line }}</p>
+        <p v-if="current === entry.method" class="label">{{ begunHere ? 'It is done this way now.' : 'The plan goes this way.' }}</p>
+        <button v-else-if="entry.method !== 'unopened' && choices(entry.method)" class="button mt-2" :class="index === 0 ? 'button-main' : ''" :disabled="sending || (begunHere && !wayWith(entry.method))" @click="take(entry.method)">{{ begunHere ? 'Go on this way' : 'Take this way into the plan' }}</button>
         <p v-if="unplanned(entry.method)" class="text-quiet">The plan has no steps for it: work by its maker’s sheet, then prove the pedal under “Does it release”.</p>
       </li>
     </ol>

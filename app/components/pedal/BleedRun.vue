@@ -1,98 +1,139 @@
 <script setup lang="ts">
-import { bleedStage, blockersOf } from '../../../core/job'
-import type { PedalFeel } from '../../../core/job'
-import type { Operation } from '../../../core/packs'
+import { bleedStage, blockersOf, plannedWay, wayNow } from '../../../core/job'
+import { begun } from '../../../core/job/bleed-ways'
+import { bleedNext } from '../../../core/job/bleed-next'
+import type { BleedWay, Operation } from '../../../core/packs'
 import { stopwatch } from '../../lib/durations'
 import { momentText } from '../../lib/moments'
 
-/** Pump and rest: strokes counted, rest timed from the log, pedal judged after each round. */
+/** Bleeding by one school or another: counted, rests timed by the log, pedal judged after each round. */
 const props = defineProps<{ operation: Operation, blocked: string | null }>()
 const { store, state, path } = useJob()
 const t = useTerms()
 const router = useRouter()
 const now = useSeconds()
-const spec = computed(() => props.operation.activity?.kind === 'bleed' ? props.operation.activity : null)
-const strokesPerRound = ref(spec.value!.strokesPerRound)
-const restMinutes = ref(spec.value!.restMinutes)
-const bleeding = computed(() => state.value.bleeding[props.operation.id])
-const stage = computed(() => bleeding.value && bleedStage(bleeding.value, now.value))
-const blockers = computed(() => blockersOf(state.value, props.operation.id))
 const stepId = computed(() => props.operation.id)
-const counted = computed(() => stage.value && bleeding.value && stage.value.strokes >= bleeding.value.strokesPerRound)
-const feels: { id: PedalFeel, label: string, what: string }[] = [
-  { id: 'soft', label: 'Soft', what: 'as before' }, { id: 'better', label: 'Better', what: 'not there yet' }, { id: 'firm', label: 'Firm', what: 'bites where it should' },
-]
+const planned = computed(() => plannedWay(state.value, props.operation.activity as typeof props.operation.activity & { kind: 'bleed' }))
+const ways = computed(() => state.value.procedure!.bleeding ?? [])
+const bleeding = computed(() => state.value.bleeding[stepId.value])
+const way = computed(() => wayNow(state.value, stepId.value))
+const stage = computed(() => bleeding.value && way.value ? bleedStage(bleeding.value, now.value, way.value) : null)
+const blockers = computed(() => blockersOf(state.value, stepId.value))
+const round = computed(() => bleeding.value?.rounds.at(-1) ?? null)
+const full = computed(() => !!(stage.value && way.value && stage.value.counted >= way.value.perRound))
+const chosen = ref(planned.value.id)
+const shown = computed(() => way.value ?? ways.value.find(entry => entry.id === chosen.value) ?? planned.value)
+const switching = ref(false)
+const portion = ref(0)
+watch(() => way.value?.id, () => { portion.value = Math.abs(way.value?.portionMl || 10) }, { immediate: true })
+const caught = ref('')
+const pacer = useTemplateRef('pacer')
+const dripping = computed(() => way.value?.counts === 'minutes')
+const mainWord = computed(() => {
+  if (stage.value?.stage === 'firm') return 'Step done'
+  if (dripping.value) return 'Bleeder open'
+  return way.value?.counts === 'portions' ? `${portion.value} ml ${way.value.portionMl < 0 ? 'pushed' : 'out'}` : 'Stroke'
+})
+const advice = computed(() => stage.value?.stage === 'firm' ? null : bleedNext(state.value, stepId.value))
+/** The sheet that tells air from a seal by pumping. */
+const pumped = computed(() => state.value.procedure!.bench.sheets.find(sheet => sheet.judges.some(judge => judge.kind === 'pumped-pedal')) ?? null)
+const atRest = computed(() => stage.value?.stage === 'rest' || stage.value?.stage === 'judge')
 
-function open() {
-  store.write('bleed-opened', { stepId: stepId.value, strokesPerRound: Number(strokesPerRound.value), restMinutes: Number(restMinutes.value) })
+function open(by: BleedWay, perRound: number, restMinutes: number) {
+  store.write('bleed-opened', { stepId: stepId.value, strokesPerRound: perRound, restMinutes, ...(by.id ? { way: by.id } : {}) })
+}
+function goOn(by: BleedWay, perRound: number, restMinutes: number) {
+  if (store.write('bleed-switched', { stepId: stepId.value, way: by.id, strokesPerRound: perRound, restMinutes })) switching.value = false
 }
 function main() {
-  if (!stage.value) return
-  if (stage.value.stage === 'strokes') store.write('stroke-counted', { stepId: stepId.value })
-  else if (stage.value.stage === 'firm') finish()
+  if (!stage.value || !way.value) return
+  if (stage.value.stage === 'firm') return finish()
+  if (atRest.value) return
+  if (dripping.value) store.write('rest-started', { stepId: stepId.value })
+  else if (way.value.counts === 'portions') store.write('portion-moved', { stepId: stepId.value, ml: Math.sign(way.value.portionMl) * Math.max(1, Math.round(portion.value)) })
+  else store.write('stroke-counted', { stepId: stepId.value })
+}
+/** A rest without strokes before it: the round is the rest. */
+function restNow() {
+  store.write('rest-started', { stepId: stepId.value })
+}
+function bottle() {
+  const ml = Number(caught.value.replace(',', '.'))
+  if (!(ml > 0)) return
+  if (store.write('portion-moved', { stepId: stepId.value, ml })) caught.value = ''
+}
+function undo() {
+  pacer.value?.stop()
+  store.undo()
 }
 function finish() {
   if (state.value.done[stepId.value] || store.write('step-done', { stepId: stepId.value })) void router.push(path('work'))
 }
-useKeys({ Space: main, Backspace: store.undo })
+useKeys({ Space: main, Backspace: undo })
 </script>
 
 <template>
-  <SheetWithMargin margin-title="Pump and rest">
+  <SheetWithMargin :margin-title="shown.title">
     <div class="pb-28">
       <PedalHead />
-      <h1 class="text-2xl">{{ t(operation.title) }}</h1>
-      <template v-if="!bleeding || !stage">
+      <h1 class="text-2xl">{{ way ? shown.title : t(operation.title) }}</h1>
+      <template v-if="!bleeding || !stage || !way || !round">
         <div v-if="blocked || blockers.length" class="mt-4 border-l-4 border-attention pl-4 text-lg" role="note">
           <p v-if="blocked"><span class="label">No stroke now.</span> {{ t(blocked) }}</p>
           <p v-for="blocker in blockers.slice(0, 2)" :key="blocker.title" class="py-1"><span class="label">First: {{ t(blocker.title) }}.</span> {{ t(blocker.because) }}</p>
         </div>
-        <div class="mt-5 grid max-w-md gap-4 sm:grid-cols-2">
-          <div><label class="label" for="strokes">Strokes a round</label><input id="strokes" v-model.number="strokesPerRound" class="figure mt-1" type="number" min="5" max="100"></div>
-          <div><label class="label" for="rest">Rest, minutes</label><input id="rest" v-model.number="restMinutes" class="figure mt-1" type="number" min="1" max="1440"></div>
-        </div>
-        <button class="button button-main button-big mt-6" :disabled="blockers.length > 0 || !(strokesPerRound >= 5 && strokesPerRound <= 100 && restMinutes >= 1 && restMinutes <= 1440)" @click="open">Open the bleeding</button>
+        <BleedOpen v-model:way="chosen" :planned="planned" :ways="ways" :closed="blockers.length > 0" go="Open the bleeding" @open="open" />
       </template>
       <template v-else>
-        <p class="mt-2 text-lg"><span class="label">Round {{ stage.round }}</span></p>
+        <p class="mt-2 flex flex-wrap items-center gap-x-4 text-lg">
+          <span class="label">Round {{ stage.round }}</span>
+          <button v-if="ways.length > 1 && stage.stage !== 'firm'" class="inline-flex min-h-11 items-center underline" :aria-expanded="switching" @click="switching = !switching">Go on another way</button>
+          <NuxtLink v-if="way.calls.length" class="inline-flex min-h-11 items-center underline" :to="{ path: path('pedal'), query: { at: 'helper' } }">Page for the helper’s phone</NuxtLink>
+        </p>
+        <div v-if="switching" class="mt-2 border-l-4 border-action pl-4">
+          <p>What was counted stays.</p>
+          <BleedOpen v-model:way="chosen" :planned="way" :ways="ways" :closed="chosen === way.id" go="Go on this way" @open="goOn" />
+        </div>
+        <p v-if="advice && !atRest && !begun(round)" class="mt-4 border-l-4 border-attention pl-4 text-lg" data-testid="next-advice">{{ advice.say }}
+          <button v-if="advice.act === 'rest'" class="button mt-2 flex!" @click="restNow">Rest now</button>
+          <button v-else-if="advice.act === 'switch' && ways.length > 1" class="button mt-2 flex!" @click="switching = true">Choose another way</button>
+          <NuxtLink v-else-if="advice.act === 'test' && pumped" class="button mt-2 flex!" :to="{ path: path('pedal'), query: { sheet: pumped.id } }">{{ t(pumped.title) }}</NuxtLink>
+        </p>
         <div class="mt-4 border-y-2 border-ink py-5 text-center" aria-live="polite">
-          <template v-if="stage.stage === 'rest'">
+          <template v-if="stage.stage === 'firm'"><p class="text-3xl font-semibold text-good">Firm</p><p class="mt-2 text-lg">after {{ stage.round }} {{ stage.round === 1 ? 'round' : 'rounds' }}</p></template>
+          <template v-else-if="stage.stage === 'rest'">
             <p class="figure text-[4.5rem] font-bold leading-none" data-testid="rest">{{ stopwatch(stage.restSecondsLeft) }}</p>
-            <p class="mt-2 text-lg">rest until {{ momentText(stage.restEndsAt!) }}; the air climbs by itself</p>
+            <p class="mt-2 text-lg"><template v-if="dripping">bleeder open until {{ momentText(stage.restEndsAt!) }}; look at the reservoir meanwhile</template><template v-else>rest until {{ momentText(stage.restEndsAt!) }}; the air climbs by itself</template></p>
+            <RestNotice />
           </template>
-          <template v-else-if="stage.stage === 'firm'"><p class="text-3xl font-semibold text-good">Firm</p><p class="mt-2 text-lg">after {{ stage.round }} {{ stage.round === 1 ? 'round' : 'rounds' }}</p></template>
           <template v-else>
-            <p class="figure text-[4.5rem] font-bold leading-none" data-testid="strokes">{{ stage.strokes }}</p>
-            <p class="mt-2 text-lg">of {{ bleeding.strokesPerRound }} slow full strokes<template v-if="stage.stage === 'judge'">, and the rest is over</template></p>
+            <p class="figure text-[4.5rem] font-bold leading-none" data-testid="strokes">{{ dripping ? Math.round(Math.abs(round.movedMl)) : stage.counted }}</p>
+            <p class="mt-2 text-lg"><template v-if="dripping">ml in the bottle this round</template><template v-else>of {{ way.perRound }} {{ way.perRound === 1 ? way.one : way.many }}</template><template v-if="stage.stage === 'judge'">, and the {{ dripping ? 'time' : 'rest' }} is over</template></p>
+            <PaceCaller v-if="way.calls.length && stage.stage === 'strokes'" ref="pacer" :step-id="stepId" class="mt-4" />
           </template>
+          <form v-if="dripping && atRest" class="mx-auto mt-4 flex max-w-sm items-end justify-center gap-2 text-left" novalidate @submit.prevent="bottle">
+            <div class="grow"><label class="label" for="caught">Bleeder shut: in the bottle, ml</label><input id="caught" v-model="caught" class="figure mt-1" inputmode="decimal" autocomplete="off"></div><button class="button">Write it down</button>
+          </form>
+          <div v-if="way.counts === 'portions' && stage.stage === 'strokes'" class="mx-auto mt-4 flex max-w-xs items-center justify-center gap-3"><label class="label" for="portion">One is, ml</label><input id="portion" v-model.number="portion" type="number" min="1" max="500" class="figure w-28"></div>
         </div>
-        <div v-if="stage.strokes > 0 && stage.stage !== 'firm'" class="mt-5">
-          <p class="label">How is the pedal now</p>
-          <div class="mt-2 grid gap-2 sm:grid-cols-3">
-            <button v-for="feel in feels" :key="feel.id" class="button button-big" @click="store.write('pedal-judged', { stepId, feel: feel.id })">{{ feel.label }}<span class="text-sm font-normal text-quiet">{{ feel.what }}</span></button>
-          </div>
-        </div>
-        <ol class="ruled mt-5">
-          <li v-for="(round, index) in bleeding.rounds.filter(each => each.feel)" :key="index" class="flex justify-between py-2">
-            <span>Round {{ index + 1 }}: <span class="figure">{{ round.strokes }}</span> strokes<template v-if="round.restSince">, rested</template></span><span class="font-semibold">{{ round.feel }}</span>
-          </li>
-        </ol>
+        <PedalJudge v-if="begun(round) && stage.stage !== 'firm'" :step-id="stepId" :bleeder="way.bleeder" />
+        <BleedRounds :rounds="bleeding.rounds" :ways="ways" />
         <FootBar>
-          <button class="button button-big px-1! text-lg!" @click="store.undo">Undo</button>
-          <button class="button button-big" :class="counted ? '' : 'button-main'" :disabled="stage.stage === 'rest' || stage.stage === 'judge'" data-testid="stroke" @click="main">{{ stage.stage === 'firm' ? 'Step done' : 'Stroke' }}</button>
-          <button class="button button-big px-1! text-lg!" :class="counted ? 'button-main' : ''" :disabled="stage.stage !== 'strokes' || stage.strokes === 0" @click="store.write('rest-started', { stepId })">Rest</button>
+          <button class="button button-big px-1! text-lg!" @click="undo">Undo</button>
+          <button class="button button-big" :class="full ? '' : 'button-main'" :disabled="atRest" data-testid="stroke" @click="main">{{ mainWord }}</button>
+          <button class="button button-big px-1! text-lg!" :class="full ? 'button-main' : ''" :disabled="dripping || stage.stage !== 'strokes' || !begun(round)" @click="store.write('rest-started', { stepId })">Rest</button>
         </FootBar>
       </template>
     </div>
     <template #margin>
-      <ReservoirGuard v-if="bleeding && stage?.stage !== 'firm'" class="mb-5" :step-id="stepId" :delivered-share="spec!.deliveredShare ?? 0" />
+      <template v-if="bleeding && way && stage?.stage !== 'firm'">
+        <AirLeft class="mb-5" :step-id="stepId" />
+        <ReservoirGuard class="mb-5" :step-id="stepId" :way="way" />
+      </template>
+      <WayText :way="shown" class="mb-5" />
       <ReleaseAsked class="mb-5" />
-      <div class="grid gap-3">
-        <h2 class="text-lg max-lg:hidden">Pump and rest</h2>
-        <p>Slow full strokes, then leave it. Bubbles climb the line to the reservoir while it rests. Common practice: 25 strokes, an hour, again; overnight if it is still soft.</p>
-        <p>Fill the rest with other work. The timer runs in the log, so it goes on through a flat phone or a restart.</p>
-        <StepCautions :cautions="state.procedure!.cautions.filter(caution => operation.cautions.includes(caution.id))" />
-      </div>
+      <p class="mb-3">Fill a rest with other work. The timer runs in the log, so it goes on through a flat phone or a restart.</p>
+      <StepCautions :cautions="state.procedure!.cautions.filter(caution => operation.cautions.includes(caution.id))" />
     </template>
   </SheetWithMargin>
 </template>

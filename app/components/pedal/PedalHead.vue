@@ -10,7 +10,7 @@ const signs = { good: '✓', watch: '!', renew: '✕' } as const
 </script>
 
 <template>
-  <ul v-if="sheets.length" class="mb-3 flex flex-wrap gap-1.5 max-lg:clear-both sm:gap-2">
+  <ul v-if="sheets.length" class="mb-3 flex gap-1.5 max-lg:clear-both max-sm:overflow-x-auto max-sm:pb-2 max-sm:whitespace-nowrap sm:flex-wrap sm:gap-2">
     <li><NuxtLink class="button max-sm:px-2.5!" :class="here === '' ? 'border-action! bg-tint!' : ''" :aria-current="here === '' ? 'page' : undefined" :to="path('pedal')">Bleeding</NuxtLink></li>
     <li v-for="view in views" :key="view.at"><NuxtLink class="button max-sm:px-2.5!" :class="here === view.at ? 'border-action! bg-tint!' : ''" :aria-current="here === view.at ? 'page' : undefined" :to="{ path: path('pedal'), query: { at: view.at } }">{{ view.name }}</NuxtLink></li>
     <li v-for="sheet in sheets" :key="sheet.id">

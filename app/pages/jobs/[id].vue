@@ -9,7 +9,7 @@ const store = useJobStore()
 const failed = ref(false)
 const ready = ref(false)
 const garage = useGarageStore()
-const bare = computed(() => route.path.endsWith('/handover'))
+const bare = computed(() => route.path.endsWith('/handover') || route.query.at === 'helper')
 
 async function load() {
   failed.value = false
@@ -36,6 +36,7 @@ useHead({ title: () => ready.value ? `${store.state.vehicle?.name ?? 'Job'} · E
       <JobStrip v-if="!bare" />
       <JobNav v-if="!bare" />
       <NuxtPage />
+      <LazyRestBell />
     </template>
     <main v-else id="sheet" class="mx-auto max-w-2xl p-8">
       <div v-if="failed" role="alert">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { adviseBleed } from '../../../../core/hydraulics/advise-bleed'
 import { pedalForbidden } from '../../../../core/job'
 
 const { state, path } = useJob()
@@ -11,6 +12,8 @@ const pedalSteps = computed(() => {
   return (state.value.procedure?.operations ?? []).filter(operation => [...operation.needs, ...operation.ends, ...operation.gives].some(fact => guarded.has(fact)))
     .sort((a, b) => order.get(a.id)! - order.get(b.id)!)
 })
+/** Why there is none. */
+const unopened = adviseBleed({ opened: false, preFilled: false, slave: 'outside', bleeder: 'low', helper: false, tools: [], minutesLeft: Infinity, sharedReservoir: true })[0]!.because[0]!
 const route = useRoute()
 const sheet = computed(() => state.value.procedure?.bench.sheets.find(entry => entry.row === 'pedal' && entry.id === route.query.sheet) ?? null)
 const forbidden = computed(() => pedalForbidden(state.value)?.because ?? null)
@@ -20,12 +23,14 @@ const forbidden = computed(() => pedalForbidden(state.value)?.because ?? null)
   <SheetView v-if="sheet" :key="sheet.id" :sheet="sheet"><PedalHead /></SheetView>
   <BleedAdviceView v-else-if="route.query.at === 'advice'" />
   <BleedLearnView v-else-if="route.query.at === 'learn'" />
+  <HelperView v-else-if="route.query.at === 'helper' && bleeding" :operation="bleeding" />
   <BleedRun v-else-if="bleeding" :operation="bleeding" :blocked="forbidden" />
   <SheetWithMargin v-else margin-title="If it is opened">
     <PedalHead />
-    <h1 class="text-2xl">Nothing to count on this job</h1>
+    <h1 class="text-2xl">Nothing to bleed on this job</h1>
     <p v-if="forbidden" class="mt-4 border-l-4 border-danger pl-4 text-lg"><span class="label">No stroke now.</span> {{ t(forbidden) }}</p>
-    <p class="mt-3 text-lg">No bleeding by counted strokes stands in this plan. What works the pedal, in its order:</p>
+    <p class="mt-3 border-l-4 border-good pl-4 text-lg"><span class="label">None needed.</span> {{ unopened }}</p>
+    <p class="mt-3 text-lg">What works the pedal, in its order:</p>
     <ol class="ruled mt-3">
       <li v-for="operation in pedalSteps" :key="operation.id" class="flex gap-3 py-2"><span class="figure w-5" aria-hidden="true">{{ state.done[operation.id] ? '✓' : '' }}</span><span>{{ t(operation.title) }}<span v-if="state.done[operation.id]" class="sr-only">, done</span></span></li>
     </ol>
