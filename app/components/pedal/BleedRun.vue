@@ -94,7 +94,8 @@ useKeys({ Space: main, Backspace: undo })
           <p>What was counted stays.</p>
           <BleedOpen v-model:way="chosen" :planned="way" :ways="ways" :closed="chosen === way.id" go="Go on this way" @open="goOn" />
         </div>
-        <p v-if="advice && !atRest && !begun(round)" class="mt-4 border-l-4 border-attention pl-4 text-lg" data-testid="next-advice">{{ advice.say }}
+        <p v-if="advice && !atRest && !begun(round)" class="mt-4 border-l-4 border-attention pl-4 text-lg" data-testid="next-advice">
+          {{ advice.say }}
           <button v-if="advice.act === 'rest'" class="button mt-2 flex!" @click="restNow">Rest now</button>
           <button v-else-if="advice.act === 'switch' && ways.length > 1" class="button mt-2 flex!" @click="switching = true">Choose another way</button>
           <NuxtLink v-else-if="advice.act === 'test' && pumped" class="button mt-2 flex!" :to="{ path: path('pedal'), query: { sheet: pumped.id } }">{{ t(pumped.title) }}</NuxtLink>
