@@ -6,6 +6,7 @@ import { boltPayloads } from './bolts'
 import { instant, odometer, uuid, words } from './common'
 
 const stepId = z.string().min(1).max(120)
+const key = z.string().min(1).max(120)
 const pin = z.strictObject({ stepId, after: stepId.nullable() })
 
 /** Minutes of the day from and to, and the weekdays worked, 0 for Sunday. */
@@ -40,7 +41,14 @@ export const payloads = {
   ...bleedPayloads,
   'gear-tried': z.strictObject({ stepId, gear: z.string().min(1).max(4), result: z.enum(['clean', 'stiff', 'noisy', 'refuses']) }),
   'break-in-set': z.strictObject({ distanceKm: z.number().positive('The distance is above zero.').max(10_000, 'No break-in is that long. Check the unit.'), writtenAs: words(40), source: words(200), odometerKm: odometer }),
-  'odometer-read': z.strictObject({ odometerKm: odometer }),
+  'odometer-read': z.strictObject({ odometerKm: odometer, stopAndGo: z.number().min(0).max(1).optional(), hard: z.boolean().optional() }),
+  'finding-noted': z.strictObject({ tableId: key, testId: key, outcome: key.nullable() }),
+  'cause-found': z.strictObject({ tableId: key, causeId: key, title: words(200), text: z.string().trim().max(1000) }),
+  'check-made': z.strictObject({ checkId: key, good: z.boolean(), note: z.string().trim().max(300) }),
+  'road-noted': z.strictObject({
+    taskId: key, good: z.boolean(), text: z.string().trim().max(500), speedKmh: z.number().min(0).max(300, 'No road test is that quick.').optional(),
+    gear: z.string().min(1).max(4).optional(), rpm: z.number().min(0).max(12_000, 'No engine turns that fast.').optional(),
+  }),
   'caution-acknowledged': z.strictObject({ cautionIds: z.array(z.string().min(1).max(120)).min(1).max(20) }),
   'entry-replaced': z.strictObject({ itemId: z.string().min(1).max(120), by: words(200) }),
   'left-open': z.strictObject({ entry: z.string().min(1).max(200), reason: words(300) }),

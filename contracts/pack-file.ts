@@ -3,6 +3,7 @@ import type { LayoutSource, ModuleSource } from '../core/packs/assemble-pack'
 import type { LinkSource, OperationSource, Pack, PackModule, PackOption, Positioning, Reach, RefitRule, When } from '../core/packs/types'
 import { cautionSigns, drawnParts, itemStates, linkKinds, phases, places } from '../core/packs/types'
 import { bleedWay } from './bleeding-file'
+import { closingCheck, roadTask } from './closing-file'
 import { benchPart } from './bench-file'
 import { drawingFile } from './drawing-file'
 import { id, sentence, when } from './pack-words'
@@ -231,6 +232,8 @@ export const packFile = z.strictObject({
   ladders: z.array(ladder).default([]),
   bench: benchPart.default({ sheets: [], orientations: [], oldParts: [], reachable: [] }),
   bleeding: z.array(bleedWay).default([]),
+  closing: z.array(closingCheck).default([]),
+  roadTest: z.array(roadTask).default([]),
   drawing: drawingFile.optional(),
   modules: z.array(wholeModule).min(1),
 }).transform((value): Pack => value)

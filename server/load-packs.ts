@@ -3,11 +3,14 @@ import { basename, join, relative } from 'node:path'
 import { parseDocument } from 'yaml'
 import type { ZodType } from 'zod'
 import { deepest, readablePath } from '../contracts/read-pack'
+import { closingFile, roadTestFile } from '../contracts/closing-file'
+import { causesFile } from '../contracts/causes-file'
 import { bleedingFile } from '../contracts/bleeding-file'
 import { matingFile, oldPartsFile, orientationsFile, reachableFile, sheetFile } from '../contracts/bench-file'
 import { drawingFile } from '../contracts/drawing-file'
 import { cautionsFile, ladderFile, layoutFile, moduleFile, optionsFile, outlinesFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
 import { assemblePack, AssemblyError, checkPack } from '../core/packs'
+import type { CauseTables } from '../core/decisions'
 import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
 
 /** A pack file that cannot be used. The message gives file, path and reason. */
@@ -21,6 +24,7 @@ export class PackFileError extends Error {
 export interface PackShelf {
   packs: Map<string, Pack>
   terms: TermTable
+  causes: CauseTables[]
 }
 
 /**
@@ -41,6 +45,7 @@ export function loadPacks(folder: string): PackShelf {
     outlines: readFile(folder, 'outlines.yaml', outlinesFile),
     ladders: yamlFiles(folder, 'ladders').map(file => readFile(folder, file, ladderFile)),
     bleeding: readFile(folder, 'bleeding.yaml', bleedingFile),
+    closing: readFile(folder, 'closing.yaml', closingFile), roadTest: readFile(folder, 'road-test.yaml', roadTestFile),
     drawings: yamlFiles(folder, 'drawings').map(file => readFile(folder, file, drawingFile)),
     bench: {
       sheets: yamlFiles(folder, 'sheets').map(file => readFile(folder, file, sheetFile)),
@@ -60,7 +65,7 @@ export function loadPacks(folder: string): PackShelf {
     packs.set(pack.id, pack)
   }
   if (packs.size === 0) throw new PackFileError('packs/layouts', '', 'there is no layout')
-  return { packs, terms }
+  return { packs, terms, causes: readFile(folder, 'causes.yaml', causesFile) }
 }
 
 function assemble(file: string, layout: LayoutSource, shared: Shelf): Pack {

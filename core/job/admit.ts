@@ -3,6 +3,9 @@ import { benchJudges, notReadyToGoIn } from './admit-bench'
 import { boltJudges } from './admit-bolts'
 import { tryCompleteActivity } from './activity'
 import { bleedJudges } from './bleeding'
+import { closingJudges } from './closing'
+import { diagnosisJudges } from './diagnosis'
+import { roadJudges } from './road-test'
 import { blockersOf } from './blockers'
 import { changedPlan } from './change-plan'
 import { cautionJudges, cautionUnread } from './cautions'
@@ -108,6 +111,9 @@ const judges: Judges = {
     ? null
     : refuse('payload.runId', 'No such run is open on this job.'),
   ...bleedJudges,
+  ...diagnosisJudges,
+  ...closingJudges,
+  ...roadJudges,
   'gear-tried': (state, { payload }) => {
     const unknown = unknownStep(state, payload.stepId)
     if (unknown) return unknown
@@ -146,7 +152,7 @@ const judges: Judges = {
 const afterCallOff: EventType[] = ['note-added', 'undone']
 
 /** Acts that still make sense when the car is with its owner again. */
-const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared', 'old-part-gone']
+const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared', 'old-part-gone', 'cause-found']
 
 /**
  * Whether an event may enter the log of a job in this state.

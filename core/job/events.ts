@@ -3,6 +3,9 @@ import type { Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
 import type { BenchPayloads } from './bench-events'
 import type { BleedPayloads } from './bleeding'
+import type { ClosingPayloads } from './closing'
+import type { DiagnosisPayloads } from './diagnosis'
+import type { RoadPayloads } from './road-test'
 import type { CautionPayloads } from './cautions'
 import type { GapPayloads } from './gaps'
 import type { LadderPayloads } from './ladders'
@@ -30,7 +33,7 @@ export interface Vehicle {
 export interface RunWrench { id: string, name: string, overdue: boolean, adapterLengthMm: number, adapterAngleDeg: number, lengthMm: number }
 
 /** What each type of event carries. */
-export interface EventPayloads extends BenchPayloads, BleedPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
+export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayloads, DiagnosisPayloads, RoadPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
   'job-opened': {
     number: number
     vehicle: Vehicle
@@ -76,7 +79,8 @@ export interface EventPayloads extends BenchPayloads, BleedPayloads, CautionPayl
   'run-dropped': { runId: string, reason: string }
   'gear-tried': { stepId: string, gear: string, result: GearResult }
   'break-in-set': { distanceKm: number, writtenAs: string, source: string, odometerKm: number }
-  'odometer-read': { odometerKm: number }
+  /** `stopAndGo` is the share of the way since the last reading, `hard` that it slipped, was launched or pulled. */
+  'odometer-read': { odometerKm: number, stopAndGo?: number, hard?: boolean }
   'left-open': { entry: string, reason: string }
   'handed-over': { to: string, odometerKm: number | null }
   /** The job ends without its work being done. */

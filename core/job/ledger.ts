@@ -4,9 +4,9 @@ import type { JobState } from './state'
 
 /** Something that is not as it should be when the car leaves. */
 export interface OpenEntry {
-  /** `item:…`, `bolt:…`, `trouble:…` or `step:…`; the key under which a reason is kept. */
+  /** `item:…`, `bolt:…`, `trouble:…`, `step:…` or `check:…`; the key under which a reason is kept. */
   entry: string
-  kind: 'item' | 'bolt' | 'trouble' | 'step'
+  kind: 'item' | 'bolt' | 'trouble' | 'step' | 'check'
   name: string
   count: number
   item: LedgerItem | null
@@ -34,7 +34,15 @@ export function openBeforeHandover(state: JobState): OpenEntry[] {
       const entry = `step:${operation.id}`
       return { entry, kind: 'step', name: operation.title, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
     })
-  return [...openEntries(state), ...strayBolts(state), ...troubles, ...steps]
+  return [...openEntries(state), ...strayBolts(state), ...troubles, ...steps, ...openChecks(state)]
+}
+
+/** Closing checks by hand that were not made, or came out bad. */
+function openChecks(state: JobState): OpenEntry[] {
+  return (state.procedure?.closing ?? []).filter(check => check.kind === 'hand' && !state.checks[check.id]?.good).map((check): OpenEntry => {
+    const entry = `check:${check.id}`
+    return { entry, kind: 'check', name: check.title, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
+  })
 }
 
 /** Bolts out that no step of the plan would put back: those that somebody added to the board. */

@@ -3,6 +3,9 @@ import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
 import { bleedAppliers } from './bleeding'
+import { closingAppliers } from './closing'
+import { diagnosisAppliers } from './diagnosis'
+import { roadAppliers } from './road-test'
 import { cautionAppliers } from './cautions'
 import { gapAppliers } from './gaps'
 import { ladderAppliers } from './ladders'
@@ -24,7 +27,7 @@ export function emptyJob(): JobState {
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
     notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, reservoirs: {}, gears: {},
-    breakIn: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
+    breakIn: null, checks: {}, road: {}, findings: {}, causeFound: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
 
@@ -149,13 +152,15 @@ const appliers: Appliers = {
   'gear-tried': (state, { payload }) => {
     state.gears[payload.stepId] = { ...state.gears[payload.stepId], [payload.gear]: payload.result }
   },
-  'break-in-set': (state, { payload }) => {
+  'break-in-set': (state, { payload, deviceTime }) => {
     const { odometerKm, ...rule } = payload
-    state.breakIn = { ...rule, startKm: odometerKm, lastKm: odometerKm }
+    state.breakIn = { ...rule, startKm: odometerKm, startAt: deviceTime, lastKm: odometerKm, readings: [] }
   },
-  'odometer-read': (state, { payload }) => {
+  'odometer-read': (state, { payload, deviceTime }) => {
     state.odometerKm = payload.odometerKm
-    if (state.breakIn) state.breakIn.lastKm = payload.odometerKm
+    if (!state.breakIn) return
+    state.breakIn.lastKm = payload.odometerKm
+    state.breakIn.readings.push({ at: deviceTime, ...payload })
   },
   'left-open': (state, { payload }) => {
     state.leftOpen[payload.entry] = payload.reason
@@ -175,6 +180,9 @@ const appliers: Appliers = {
   ...cautionAppliers,
   ...reconcileAppliers,
   ...bleedAppliers,
+  ...diagnosisAppliers,
+  ...closingAppliers,
+  ...roadAppliers,
   ...reservoirAppliers,
   'undone': () => {},
 }

@@ -5,6 +5,10 @@ import type { Plan } from '../sequence/types'
 import type { Circumstances, PlanClock } from './circumstances'
 import type { GapRecord } from './gaps'
 import type { LadderRun } from './ladders'
+import type { BreakInReading } from './break-in'
+import type { MadeCheck } from './closing'
+import type { Diagnosis } from './diagnosis'
+import type { RoadNote } from './road-test'
 import type { Bubbles, FluidColour } from './bleeding'
 import type { EventPayloads, GearResult, PedalFeel, PumpResult, RunWrench, Vehicle } from './events'
 
@@ -97,11 +101,13 @@ export interface BreakIn {
   writtenAs: string
   source: string
   startKm: number
+  startAt: string
   lastKm: number
+  readings: BreakInReading[]
 }
 
 /** Everything there is to know about a job, computed from its events alone. Plain JSON. */
-export interface JobState extends BenchState {
+export interface JobState extends BenchState, Diagnosis {
   jobId: string | null
   number: number
   vehicle: Vehicle | null
@@ -144,6 +150,10 @@ export interface JobState extends BenchState {
   /** Step id → gear → result. */
   gears: Record<string, Record<string, GearResult>>
   breakIn: BreakIn | null
+  /** Closing checks made by hand. */
+  checks: Record<string, MadeCheck>
+  /** Task of the road test → what it showed. */
+  road: Record<string, RoadNote>
   /** Serious cautions that somebody has read, once for the job. */
   acknowledged: Record<string, { at: string, personId: string }>
   /** Item id → what went back in its place. */

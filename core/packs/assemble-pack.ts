@@ -2,6 +2,7 @@ import { both } from './applies'
 import { benchOf } from './bench-of'
 import { checkDrawing } from './check-drawing'
 import { refitId } from './mirror'
+import type { ClosingCheck, RoadTask } from './closing-types'
 import type { BleedWay } from './bleed-types'
 import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
@@ -21,7 +22,7 @@ export interface Adjustments {
 export interface ModuleSource extends PackModule { from?: string, adjust: Adjustments }
 
 /** A layout as written, before its modules are put in. */
-export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'bleeding' | 'drawing'> {
+export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'bleeding' | 'closing' | 'roadTest' | 'drawing'> {
   /** The drawing of its family, by id. */
   drawing?: string
   /** What is usual on this layout: sheet → field → the rule of thumb taken where nothing is entered. */
@@ -47,6 +48,8 @@ export interface Shelf {
   ladders: Ladder[]
   bench: BenchData
   bleeding: BleedWay[]
+  closing: ClosingCheck[]
+  roadTest: RoadTask[]
   drawings: CarDrawing[]
 }
 
@@ -105,6 +108,12 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     cautions: shelf.cautions.filter(caution => cautions.has(caution.id)),
     outlines: shelf.outlines, ladders,
     bleeding: modules.some(module => module.operations.some(operation => operation.activity?.kind === 'bleed')) ? shelf.bleeding : [],
+    closing: shelf.closing.map((check) => {
+      const stranger = check.steps.find(step => !anywhere.has(step))
+      if (stranger !== undefined) throw new AssemblyError(`closing[${check.id}].steps`, `unknown operation "${stranger}"`)
+      return { ...check, steps: check.steps.filter(step => here.has(step)) }
+    }).filter((check, index) => shelf.closing[index]!.steps.length === 0 || check.steps.length > 0),
+    roadTest: shelf.roadTest,
     bench: withGuides(assembleBench(shelf.bench, here, anywhere, settle), guides),
     ...(drawing === undefined ? {} : { drawing: drawingOf(drawing, shelf, modules) }),
   }

@@ -21,6 +21,8 @@ function repeatedIds(pack: Pack): PackFault[] {
     ['part', inModules('parts')],
     ['outline', pack.outlines.map(({ id }) => ({ path: `outlines[${id}]`, id }))],
     ['way of bleeding', pack.bleeding.map(({ id }) => ({ path: `bleeding[${id}]`, id }))],
+    ['closing check', pack.closing.map(({ id }) => ({ path: `closing[${id}]`, id }))],
+    ['road task', pack.roadTest.map(({ id }) => ({ path: `roadTest[${id}]`, id }))],
     ['ladder', pack.ladders.map(({ id }) => ({ path: `ladders[${id}]`, id }))],
     ['option', pack.options.map(({ id }) => ({ path: `options[${id}]`, id }))],
   ]
@@ -79,6 +81,7 @@ function unknownIds(pack: Pack): PackFault[] {
       if (twice) faults.push({ path: `${path}.places[${twice.id}]`, reason: 'the id or the place stands twice' })
     }
   }
+  for (const check of pack.closing) want(`closing[${check.id}].steps`, 'operation', operationIds, check.steps)
   for (const ladder of pack.ladders) {
     want(`ladders[${ladder.id}].cautions`, 'caution', cautions, ladder.cautions)
     want(`ladders[${ladder.id}].steps`, 'operation', operationIds, ladder.steps)

@@ -65,6 +65,8 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     ladders: pack.ladders,
     bench: benchOf(pack.bench, step => present.has(step), thing => applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
     ...(operations.some(operation => operation.activity?.kind === 'bleed') ? { bleeding: pack.bleeding } : {}),
+    closing: pack.closing.map(check => ({ ...check, steps: check.steps.filter(step => present.has(step)) })).filter((check, index) => pack.closing[index]!.steps.length === 0 || check.steps.length > 0),
+    roadTest: pack.roadTest,
     parts: usedParts(pack, operations),
     ...(pack.drawing ? { drawing: pack.drawing } : {}),
     tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id)) || pack.ladders.some(ladder => ladder.rungs.some(rung => rung.tools.includes(tool.id)))),

@@ -1,4 +1,5 @@
 import type { BleedWay } from './bleed-types'
+import type { ClosingCheck, RoadTask } from './closing-types'
 import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
 
@@ -291,6 +292,8 @@ export interface Pack {
   ladders: Ladder[]
   bench: BenchData
   bleeding: BleedWay[]
+  closing: ClosingCheck[]
+  roadTest: RoadTask[]
   drawing?: CarDrawing
 }
 
@@ -334,5 +337,7 @@ export interface Procedure {
   bench: BenchData
   /** Ways of bleeding, where something is bled; a plan of long ago has none. */
   bleeding?: BleedWay[]
+  closing?: ClosingCheck[]
+  roadTest?: RoadTask[]
   drawing?: CarDrawing
 }

@@ -23,7 +23,7 @@ export function smallPack(module: Partial<PackModule>, change: Partial<Pack> = {
     ],
     reach: [], items: [{ id: 'stands', name: 'Stands', state: 'propped' }],
     modules: [{ id: 'only', title: 'Only', items: [], facts: [], groups: [], parts: [], assumes: {}, operations: [], links: [], ...module }],
-    links: [], tools: [], cautions: [], outlines: [], ladders: [], bleeding: [], bench: { sheets: [], orientations: [], oldParts: [], reachable: [] }, ...change,
+    links: [], tools: [], cautions: [], outlines: [], ladders: [], bleeding: [], closing: [], roadTest: [], bench: { sheets: [], orientations: [], oldParts: [], reachable: [] }, ...change,
   }
 }
 
