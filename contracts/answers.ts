@@ -1,5 +1,7 @@
-import type { TermTable, TradeWords } from '../core/packs'
-import type { WorkingHours } from '../core/sequence'
+import type { CauseTables, KnownCase } from '../core/decisions'
+import type { BreakInReport, JobSummary } from '../core/job'
+import type { TermTable, ThreePoint, TradeWords } from '../core/packs'
+import type { LearnedMinutes, WorkingHours } from '../core/sequence'
 import type { UnitPreference } from '../core/units'
 
 /** One thing wrong with what was sent: where and why. */
@@ -22,9 +24,42 @@ export interface GarageAnswer {
   /** What an hour of work costs a customer, and in which money (ISO 4217). */
   labourPerHour: number
   currency: string
+  taxPercent: number
+  partsMarginPercent: number
+  callOut: number
+  paper: 'a4' | 'letter'
   /** Where it works, for the hour of darkness; degrees north and east. */
   location: { latitude: number, longitude: number } | null
 }
+
+/** `GET /api/causes` */
+export interface CausesAnswer { tables: CauseTables[], cases: (KnownCase & { tableId: string })[] }
+
+/** `GET /api/minutes`, a line for every piece of work that was timed. */
+export interface LearnedLine { operationId: string, title: string, from: ThreePoint, learned: LearnedMinutes }
+
+/** `GET /api/shared/:token`: what a customer sees of a job. */
+export interface SharedAnswer {
+  garage: { name: string, town: string, words: TradeWords, distanceUnit: 'km' | 'mi' }
+  terms: TermTable
+  number: number
+  vehicle: { name: string, make: string, model: string, year: number }
+  stepsDone: number
+  stepsTotal: number
+  promisedAt: string | null
+  handedOverAt: string | null
+  calledOff: boolean
+  renewed: string[]
+  cause: { title: string, text: string } | null
+  left: string[]
+  breakIn: { writtenAs: string, source: string, distanceKm: number, readings: { at: string, odometerKm: number }[], report: BreakInReport } | null
+}
+
+/** `POST /api/imports` */
+export interface ImportedJob { jobId: string, number: number, added: number }
+
+/** `GET /api/search` */
+export interface FoundLine { summary: JobSummary, snippet: string }
 
 /** `GET /api/vehicles` */
 export interface VehicleAnswer { id: string, name: string, make: string, model: string, year: number, customer: string, gears: string[] }

@@ -43,7 +43,7 @@ export const payloads = {
   'break-in-set': z.strictObject({ distanceKm: z.number().positive('The distance is above zero.').max(10_000, 'No break-in is that long. Check the unit.'), writtenAs: words(40), source: words(200), odometerKm: odometer }),
   'odometer-read': z.strictObject({ odometerKm: odometer, stopAndGo: z.number().min(0).max(1).optional(), hard: z.boolean().optional() }),
   'finding-noted': z.strictObject({ tableId: key, testId: key, outcome: key.nullable() }),
-  'cause-found': z.strictObject({ tableId: key, causeId: key, title: words(200), text: z.string().trim().max(1000) }),
+  'cause-found': z.strictObject({ tableId: key, causeId: key, title: words(200), text: z.string().trim().max(1000), findings: z.record(key, key) }),
   'check-made': z.strictObject({ checkId: key, good: z.boolean(), note: z.string().trim().max(300) }),
   'road-noted': z.strictObject({
     taskId: key, good: z.boolean(), text: z.string().trim().max(500), speedKmh: z.number().min(0).max(300, 'No road test is that quick.').optional(),

@@ -32,6 +32,8 @@ export const newJob = z.strictObject({
     result: z.enum(['not-done', 'no-change', 'rises']),
     strokes: z.number().int().min(1).max(60).nullable(),
   }).refine(test => test.result === 'not-done' || test.strokes !== null, { path: ['strokes'], error: 'How many strokes?' }),
+  /** What was tried before anything is dismantled: a table of causes, and test → outcome. */
+  findings: z.strictObject({ tableId: z.string().min(1).max(80), outcomes: z.record(z.string().min(1).max(80), z.string().min(1).max(80)) }).optional(),
   odometerKm: odometer.nullable(),
   personId: uuid,
   deviceId: z.string().min(1).max(80),
@@ -51,6 +53,10 @@ export const garageSettings = z.strictObject({
   hours: workingHours.nullable(),
   labourPerHour: z.number().min(0, 'An hour costs nothing or more.').max(10_000, 'No hour costs that much.'),
   currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, like USD.'),
+  taxPercent: z.number().min(0, 'No tax is below nothing.').max(100, 'No tax takes all.'),
+  partsMarginPercent: z.number().min(0, 'A margin is nothing or more.').max(500, 'No margin is that high.'),
+  callOut: z.number().min(0, 'A call-out costs nothing or more.').max(100_000, 'No call-out costs that much.'),
+  paper: z.enum(['a4', 'letter']),
   latitude: z.number().min(-90, 'Degrees north, from -90 to 90.').max(90, 'Degrees north, from -90 to 90.').nullable(),
   longitude: z.number().min(-180, 'Degrees east, from -180 to 180.').max(180, 'Degrees east, from -180 to 180.').nullable(),
 }).partial().refine(settings => Object.keys(settings).length > 0, 'Nothing to change.')

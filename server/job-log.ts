@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm'
 import type { PostedEvents } from '../contracts/events'
 import type { NewJob, SwitchOptions } from '../contracts/jobs'
-import { admit, applyEvent, noCircumstances, pastOf, planSetting, reduceJob, summarise } from '../core/job'
+import { rankCauses } from '../core/decisions'
+import { FieldError } from '../core/fasteners/field-error'
+import { admit, applyEvent, jobWords, noCircumstances, observedMinutes, pastOf, planSetting, reduceJob, summarise } from '../core/job'
 import type { Circumstances, EventPayloads, EventType, JobEvent, JobState, PlanClock, Vehicle } from '../core/job'
 import type { Pack } from '../core/packs'
 import { expandPack, PackError } from '../core/packs'
@@ -9,7 +11,9 @@ import { OrderError, planJob } from '../core/sequence'
 import type { PlanRequest } from '../core/sequence'
 import type { Database, Executor } from './db/client'
 import { forGarage } from './db/for-garage'
+import type { GarageStore } from './db/for-garage'
 import { findPack } from './garage-packs'
+import { learnedPack } from './learn'
 import type { PackShelf } from './load-packs'
 import { Refused } from './refused'
 
@@ -61,8 +65,10 @@ export async function appendEvents(db: Database, garageId: string, jobId: string
  */
 export async function openJob(db: Database, garageId: string, shelf: PackShelf, request: NewJob): Promise<{ id: string, number: number }> {
   const garage = forGarage(db, garageId)
-  const pack = await findPack(garage, shelf, request.packId)
-  if (!pack) throw new Refused(422, [{ path: 'packId', reason: `There is no layout "${request.packId}".` }])
+  const written = await findPack(garage, shelf, request.packId)
+  if (!written) throw new Refused(422, [{ path: 'packId', reason: `There is no layout "${request.packId}".` }])
+  const pack = await learnedPack(garage, written)
+  const findings = request.findings && checkFindings(shelf, request.findings)
   const { schools, hours } = await garage.garage.settings()
   const procedure = expandOrRefuse(pack, { ...schoolsOf(pack, schools), ...request.options })
   const circumstances: Circumstances = { ...noCircumstances, hours: hours ?? null }
@@ -90,6 +96,7 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
     const { complaint, pumpTest, odometerKm } = request
     write('job-opened', { number, vehicle: vehicle satisfies Vehicle, complaint, pumpTest, odometerKm })
     write('plan-made', { procedure, plan, circumstances, clock })
+    for (const [testId, outcome] of Object.entries(findings?.outcomes ?? {})) write('finding-noted', { tableId: findings!.tableId, testId, outcome })
     for (const figure of await store.vehicles.figures(vehicle.id)) {
       if (procedure.groups.some(group => group.id === figure.group && group.part === 'vehicle')) write('figure-named', figure)
     }
@@ -116,9 +123,9 @@ export async function switchJobOptions(db: Database, garageId: string, shelf: Pa
     const people = await store.garage.people()
     if (!people.some(person => person.id === request.personId)) throw new Refused(422, [{ path: 'personId', reason: 'Nobody of this garage has that id.' }])
     const state = reduceJob(log)
-    const pack = state.procedure && await findPack(store, shelf, state.procedure.packId)
-    if (!pack) throw new Refused(409, [{ path: 'options', reason: 'The layout this job was planned from is gone, so it cannot be planned another way.' }])
-    const procedure = expandOrRefuse(pack, request.options)
+    const written = state.procedure && await findPack(store, shelf, state.procedure.packId)
+    if (!written) throw new Refused(409, [{ path: 'options', reason: 'The layout this job was planned from is gone, so it cannot be planned another way.' }])
+    const procedure = expandOrRefuse(await learnedPack(store, written), request.options)
     const past = pastOf(state)
     const clock: PlanClock = { at: request.at, minutes: past?.steps.at(-1)?.finishMinutes ?? 0, utcOffsetMinutes: request.utcOffsetMinutes }
     const kept = past && { ...past, steps: past.steps.filter(step => step.kind !== 'operation' || procedure.operations.some(operation => operation.id === step.id)) }
@@ -132,6 +139,20 @@ export async function switchJobOptions(db: Database, garageId: string, shelf: Pa
     await record(tx, garageId, [...log, event], [event])
     return { accepted: [{ id: event.id, seq: event.seq }] }
   })
+}
+
+/** @throws Refused on a table, a test or an outcome that is none */
+function checkFindings(shelf: PackShelf, findings: NonNullable<NewJob['findings']>): NonNullable<NewJob['findings']> {
+  const table = shelf.causes.find(entry => entry.id === findings.tableId)
+  if (!table) throw new Refused(422, [{ path: 'findings.tableId', reason: `There is no table of causes "${findings.tableId}".` }])
+  try {
+    rankCauses(findings.outcomes, table)
+    return findings
+  }
+  catch (error) {
+    if (error instanceof FieldError) throw new Refused(422, [{ path: `findings.outcomes.${error.path}`, reason: error.reason }])
+    throw error
+  }
 }
 
 /** The garage's own choices for those options of a pack on which trades people disagree. */
@@ -161,10 +182,11 @@ function expandOrRefuse(pack: Pack, options: Record<string, string>) {
   }
 }
 
+const worded = new Set<EventType>(['job-opened', 'plan-made', 'note-added', 'trouble-raised', 'trouble-cleared', 'figure-named', 'cause-found', 'bolt-described', 'bolt-broken', 'part-ordered', 'undone'])
 const ordering = new Set<EventType>(['part-ordered', 'part-came', 'handed-over', 'called-off', 'undone'])
 
 /** Writes new events, what other screens list, and wakes everybody who looks at the job; all in one transaction. */
-async function record(tx: Executor, garageId: string, log: JobEvent[], added: JobEvent[]): Promise<void> {
+export async function record(tx: Executor, garageId: string, log: JobEvent[], added: JobEvent[]): Promise<void> {
   if (added.length === 0) return
   const store = forGarage(tx, garageId)
   await store.jobs.append(added)
@@ -182,7 +204,25 @@ async function record(tx: Executor, garageId: string, log: JobEvent[], added: Jo
       await store.vehicles.keepFastener(state.vehicle!.id, event.payload.group, event.payload.fastener)
     }
   }
+  if (added.some(event => worded.has(event.type))) await store.words.keep(state.jobId!, jobWords(state))
+  if (added.some(event => event.type === 'cause-found' || event.type === 'undone')) await keepCause(store, state)
+  if (added.some(event => event.type === 'handed-over' || event.type === 'undone')) await keepMinutes(store, log, state)
   const news = JSON.stringify({ garageId, jobId: state.jobId, seq: state.lastSeq })
   await tx.execute(sql`select pg_notify('job_event', ${news})`)
 }
 
+
+/** What the garage learns of causes: the one found in a job, with what had been found before. */
+async function keepCause(store: GarageStore, state: JobState): Promise<void> {
+  const found = state.causeFound
+  await store.learned.keepCause(state.jobId!, found && { tableId: found.tableId, causeId: found.causeId, findings: found.findings, foundAt: new Date(found.at) })
+}
+
+/** What the garage learns of minutes, once a job is handed over. */
+async function keepMinutes(store: GarageStore, log: JobEvent[], state: JobState): Promise<void> {
+  const operations = new Map((state.procedure?.operations ?? []).map(operation => [operation.id, operation]))
+  const rows = state.handedOver ? observedMinutes(log, state) : []
+  await store.learned.keepMinutes(state.jobId!, rows.map(({ operationId, minutes, troubled, by }) => ({
+    operationId, minutes, troubled, byTimer: by === 'timer', prior: operations.get(operationId)!.learned?.from ?? operations.get(operationId)!.minutes, doneAt: new Date(state.done[operationId]!.at),
+  })))
+}

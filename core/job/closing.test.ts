@@ -68,6 +68,6 @@ describe('what is known of a complaint', () => {
     expect(log.refusal('finding-noted', { tableId: 'pedal', testId: 'smell', outcome: null })).toContain('Nothing was noted')
   })
   it('keeps the cause that was found', () => {
-    expect(open().add('cause-found', { tableId: 'pedal', causeId: 'worn', title: 'Worn disc', text: 'Rivets level' }).state.causeFound).toMatchObject({ causeId: 'worn', personId: 'p' })
+    expect(open().add('cause-found', { tableId: 'pedal', causeId: 'worn', title: 'Worn disc', text: 'Rivets level', findings: { slips: 'yes' } }).state.causeFound).toMatchObject({ causeId: 'worn', personId: 'p' })
   })
 })

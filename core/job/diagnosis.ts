@@ -8,7 +8,8 @@ import type { JobState } from './state'
 export interface DiagnosisPayloads {
   /** `outcome` is `null` where it is taken back. */
   'finding-noted': { tableId: string, testId: string, outcome: string | null }
-  'cause-found': { tableId: string, causeId: string, title: string, text: string }
+  /** `findings` is everything that was known when it was found. */
+  'cause-found': { tableId: string, causeId: string, title: string, text: string, findings: Findings }
 }
 
 export interface Diagnosis {

@@ -228,6 +228,8 @@ export interface OperationSource {
   dirt?: 'dirty' | 'clean'
   /** What is reached when this is done, in two or three words. */
   milestone?: string
+  /** Where a garage's own times stand in `minutes`: what the pack said, and how many times were seen. */
+  learned?: { from: ThreePoint, times: number }
   when: When
   refit: RefitRule
 }

@@ -1,8 +1,11 @@
 import type { Executor } from './client'
 import { garageQueries } from './queries/garage'
 import { jobQueries } from './queries/jobs'
+import { learnedQueries } from './queries/learned'
 import { packQueries } from './queries/packs'
+import { shareQueries } from './queries/shares'
 import { vehicleQueries } from './queries/vehicles'
+import { wordQueries } from './queries/words'
 import { wrenchQueries } from './queries/wrenches'
 
 /**
@@ -10,7 +13,8 @@ import { wrenchQueries } from './queries/wrenches'
  * @param db the database or a transaction in it
  */
 export function forGarage(db: Executor, garageId: string) {
-  return { garage: garageQueries(db, garageId), vehicles: vehicleQueries(db, garageId), jobs: jobQueries(db, garageId), packs: packQueries(db, garageId), wrenches: wrenchQueries(db, garageId) }
+  return { garage: garageQueries(db, garageId), vehicles: vehicleQueries(db, garageId), jobs: jobQueries(db, garageId), packs: packQueries(db, garageId), wrenches: wrenchQueries(db, garageId),
+    learned: learnedQueries(db, garageId), shares: shareQueries(db, garageId), words: wordQueries(db, garageId) }
 }
 
 export type GarageStore = ReturnType<typeof forGarage>

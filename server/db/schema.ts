@@ -1,9 +1,11 @@
 import { sql } from 'drizzle-orm'
-import { bigint, check, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import { bigint, boolean, check, customType, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
 import type { DriveSize } from '../../core/fasteners/wrench'
 import type { Figure } from '../../core/fasteners/figure'
 import type { FastenerFacts } from '../../core/fasteners/fastener-facts'
 import type { JobSummary } from '../../core/job/summary'
+import type { Findings } from '../../core/decisions/cause-tables'
+import type { ThreePoint } from '../../core/packs/types'
 import type { WorkingHours } from '../../core/sequence/calendar'
 
 /** Every table but `garage` carries the garage its rows belong to; queries are scoped to it in `for-garage.ts`. */
@@ -24,6 +26,14 @@ export const garage = pgTable('garage', {
   /** What an hour of work costs a customer, and in which money (ISO 4217). */
   labourPerHour: doublePrecision('labour_per_hour').notNull().default(80),
   currency: text('currency').notNull().default('USD'),
+  /** Tax on labour and parts, margin on parts, in hundredths; what a call-out costs. */
+  taxPercent: doublePrecision('tax_percent').notNull().default(0),
+  partsMarginPercent: doublePrecision('parts_margin_percent').notNull().default(0),
+  callOut: doublePrecision('call_out').notNull().default(0),
+  paper: text('paper', { enum: ['a4', 'letter'] }).notNull().default('a4'),
+  /** What the garage learned counts from these moments on; reset by moving them. */
+  causesSince: timestamp('causes_since', { withTimezone: true }),
+  minutesSince: timestamp('minutes_since', { withTimezone: true }),
   latitude: doublePrecision('latitude'),
   longitude: doublePrecision('longitude'),
 })
@@ -133,3 +143,44 @@ export const garagePack = pgTable('garage_pack', {
   changedBy: uuid('changed_by').notNull().references(() => person.id),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
 }, table => [primaryKey({ columns: [table.garageId, table.id] })])
+
+/** Causes that were found, with what had been found before them: what the garage learns from. Written with the events they follow from. */
+export const foundCause = pgTable('found_cause', {
+  jobId: uuid('job_id').primaryKey().references(() => job.id),
+  garageId: garageId(),
+  tableId: text('table_id').notNull(),
+  causeId: text('cause_id').notNull(),
+  findings: jsonb('findings').$type<Findings>().notNull(),
+  foundAt: timestamp('found_at', { withTimezone: true }).notNull(),
+}, table => [index('found_cause_garage').on(table.garageId, table.tableId, table.foundAt)])
+
+/** How long pieces of work took, once a job was handed over. */
+export const workedMinutes = pgTable('worked_minutes', {
+  jobId: uuid('job_id').notNull().references(() => job.id),
+  garageId: garageId(),
+  operationId: text('operation_id').notNull(),
+  prior: jsonb('prior').$type<ThreePoint>().notNull(),
+  minutes: doublePrecision('minutes').notNull(),
+  troubled: boolean('troubled').notNull(),
+  byTimer: boolean('by_timer').notNull(),
+  doneAt: timestamp('done_at', { withTimezone: true }).notNull(),
+}, table => [primaryKey({ columns: [table.jobId, table.operationId] }), index('worked_minutes_operation').on(table.garageId, table.operationId, table.doneAt)])
+
+/** Links for customers: who knows the token sees one job, until it is revoked. */
+export const shareLink = pgTable('share_link', {
+  token: text('token').primaryKey(),
+  garageId: garageId(),
+  jobId: uuid('job_id').notNull().references(() => job.id),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  revokedAt: timestamp('revoked_at', { withTimezone: true }),
+}, table => [index('share_link_job').on(table.jobId)])
+
+const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' })
+
+/** The words of a job, for looking it up: car, customer, complaint, notes, troubles, specs with their sources. */
+export const jobWords = pgTable('job_words', {
+  jobId: uuid('job_id').primaryKey().references(() => job.id),
+  garageId: garageId(),
+  words: text('words').notNull(),
+  found: tsvector('found').generatedAlwaysAs(sql`to_tsvector('simple', words)`),
+}, table => [index('job_words_found').using('gin', table.found)])

@@ -58,6 +58,13 @@ export class DemoMechanic {
     return this
   }
 
+  /** Makes every closing check by hand, and drives the road test. */
+  checksMade(): this {
+    for (const check of this.state.procedure!.closing ?? []) if (check.kind === 'hand') this.write('check-made', { checkId: check.id, good: true, note: '' }, 1)
+    for (const task of this.state.procedure!.roadTest ?? []) this.write('road-noted', { taskId: task.id, good: true, text: '' }, 1)
+    return this
+  }
+
   /** Bleeds round by round, the reservoir watched and kept full. */
   bleedRounds(stepId: string, rounds: ({ strokes: number } & Omit<EventPayloads['pedal-judged'], 'stepId'>)[]): this {
     this.openBleeding(stepId)

@@ -25,7 +25,7 @@ const jobs: DemoJob[] = [
   {
     vehicle: 3, hoursAgo: 190, options: { lift: 'lift', helper: 'helper' }, odometerKm: 161_240,
     complaint: { symptoms: ['slips'], text: 'Slips in fourth uphill since summer.' }, pumpTest: { result: 'no-change', strokes: 18 },
-    work: mechanic => mechanic.workUntil(null).fillSheets(provedPedal)
+    work: mechanic => mechanic.workUntil(null).fillSheets(provedPedal).checksMade()
       .write('break-in-set', { distanceKm: 640, writtenAs: '400 mi', source: 'Brindle clutch kit BK-4471, fitting sheet', odometerKm: 161_262 })
       .write('handed-over', { to: 'Ysolde Trammer', odometerKm: 161_262 }, 20)
       .write('odometer-read', { odometerKm: 161_488 }, 60 * 70),

@@ -23,9 +23,9 @@ export function defineRoute<T>(handler: (event: H3Event<EventHandlerRequest>) =>
 }
 
 /** The body of a request, checked. */
-export async function readChecked<T>(event: H3Event, schema: ZodType<T>): Promise<T> {
+export async function readChecked<T>(event: H3Event, schema: ZodType<T>, most = LARGEST_BODY): Promise<T> {
   const raw = await readRawBody(event)
-  if (raw && raw.length > LARGEST_BODY) throw new Refused(413, [{ path: '', reason: 'That is more than a device sends at once.' }])
+  if (raw && raw.length > most) throw new Refused(413, [{ path: '', reason: 'That is more than a device sends at once.' }])
   let body: unknown
   try {
     body = JSON.parse(raw ?? '')

@@ -157,6 +157,7 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
         }
       }
       expect(state.ledger).toEqual({})
+      for (const check of procedure.closing ?? []) if (check.kind === 'hand') job.applyEvent(state, event('check-made', { checkId: check.id, good: true, note: '' }) as never)
       expect(job.admit(state, event('handed-over', { to: 'Somebody', odometerKm: null }), log)).toBeNull()
     })
 

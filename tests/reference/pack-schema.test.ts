@@ -3,6 +3,7 @@ import Ajv from 'ajv/dist/2020'
 import { parse } from 'yaml'
 import { describe, expect, it } from 'vitest'
 import { shelf } from '../support/packs'
+import { jobSchema } from '../../contracts/job-schema'
 import { packSchema } from '../../contracts/pack-schema'
 import { writePack } from '../../contracts/write-pack'
 
@@ -11,6 +12,9 @@ describe('the published schema of a pack file', () => {
   const validate = new Ajv({ strict: false, allErrors: true }).compile(packSchema())
   it('is the one in docs/formats; npm run packs:schema writes it anew', () => {
     expect(JSON.parse(readFileSync(new URL('../../docs/formats/pack.schema.json', import.meta.url), 'utf8'))).toEqual(packSchema())
+  })
+  it('of a job file is published as well', () => {
+    expect(JSON.parse(readFileSync(new URL('../../docs/formats/job.schema.json', import.meta.url), 'utf8'))).toEqual(JSON.parse(JSON.stringify(jobSchema())))
   })
   it.each([...shelf.packs.values()])('holds for $id as it is exported', (pack) => {
     validate(parse(writePack(pack)))

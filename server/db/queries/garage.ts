@@ -12,6 +12,10 @@ export function garageQueries(db: Executor, garageId: string) {
     async changeSettings(settings: GarageSettings) {
       await db.update(garage).set(settings).where(eq(garage.id, garageId))
     },
+    /** Adds people that the garage has not; who has their id already stays as they are. */
+    async addPeople(people: { id: string, name: string }[]) {
+      await db.insert(person).values(people.map(entry => ({ ...entry, garageId }))).onConflictDoNothing()
+    },
     people() {
       return db.select({ id: person.id, name: person.name }).from(person).where(eq(person.garageId, garageId)).orderBy(asc(person.name))
     },

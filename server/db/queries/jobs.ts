@@ -1,7 +1,11 @@
-import { and, asc, desc, eq, gt, inArray, max } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, max, ne } from 'drizzle-orm'
+import type { SQL } from 'drizzle-orm'
 import type { JobEvent, JobSummary } from '../../../core/job'
 import type { Executor } from '../client'
 import { job, jobEvent, jobSummary, openOrder } from '../schema'
+
+/** PostgreSQL takes so many parameters in one statement; a row has nine. */
+const AT_ONCE = 1000
 
 type EventRow = typeof jobEvent.$inferSelect
 
@@ -28,6 +32,10 @@ export function jobQueries(db: Executor, garageId: string) {
       const [row] = await db.select({ last: max(job.number) }).from(job).where(eq(job.garageId, garageId))
       return (row?.last ?? 100) + 1
     },
+    async isFree(number: number) {
+      const [row] = await db.select({ id: job.id }).from(job).where(and(eq(job.garageId, garageId), eq(job.number, number)))
+      return row === undefined
+    },
     async open(id: string, vehicleId: string, number: number) {
       await db.insert(job).values({ id, garageId, vehicleId, number })
     },
@@ -43,10 +51,11 @@ export function jobQueries(db: Executor, garageId: string) {
         .where(and(eq(jobEvent.garageId, garageId), inArray(jobEvent.id, ids)))
     },
     async append(events: JobEvent[]) {
-      await db.insert(jobEvent).values(events.map(event => ({
+      const rows = events.map(event => ({
         id: event.id, garageId, jobId: event.jobId, seq: event.seq!, deviceId: event.deviceId,
         deviceTime: new Date(event.deviceTime), personId: event.personId, type: event.type, payload: event.payload,
-      })))
+      }))
+      for (let from = 0; from < rows.length; from += AT_ONCE) await db.insert(jobEvent).values(rows.slice(from, from + AT_ONCE))
     },
     async project(summary: JobSummary, lastSeq: number) {
       const row = { summary, lastSeq, status: summary.status }
@@ -58,11 +67,12 @@ export function jobQueries(db: Executor, garageId: string) {
       await db.delete(openOrder).where(and(eq(openOrder.garageId, garageId), eq(openOrder.jobId, jobId)))
       if (orderIds.length > 0) await db.insert(openOrder).values(orderIds.map(orderId => ({ orderId, garageId, jobId })))
     },
-    async summaries(): Promise<JobSummary[]> {
-      const rows = await db.select({ summary: jobSummary.summary }).from(jobSummary)
-        .innerJoin(job, eq(job.id, jobSummary.jobId))
-        .where(eq(jobSummary.garageId, garageId)).orderBy(desc(job.number))
-      return rows.map(row => row.summary)
+    /** Every job that is not closed, and the last few that are. */
+    async summaries(closed = 12): Promise<JobSummary[]> {
+      const list = (which: SQL) => db.select({ summary: jobSummary.summary }).from(jobSummary).innerJoin(job, eq(job.id, jobSummary.jobId))
+        .where(and(eq(jobSummary.garageId, garageId), which)).orderBy(desc(job.number))
+      const [open, last] = await Promise.all([list(ne(jobSummary.status, 'closed')), list(eq(jobSummary.status, 'closed')).limit(closed)])
+      return [...open, ...last].map(row => row.summary)
     },
   }
 }

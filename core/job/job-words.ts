@@ -1,0 +1,12 @@
+import type { JobState } from './state'
+
+/** Everything a person might look a job up by, as one text: car, customer, complaint, notes, troubles, cause, figures with their sources, old layouts. */
+export function jobWords(state: JobState): string {
+  const { vehicle, complaint } = state
+  return [
+    state.number, vehicle && [vehicle.name, vehicle.make, vehicle.model, vehicle.year, vehicle.customer].join(' '), complaint.symptoms.join(' '), complaint.text,
+    state.procedure?.title, ...state.notes.map(note => note.text), ...state.troubles.flatMap(trouble => [trouble.text, trouble.cleared?.how]),
+    state.causeFound && `${state.causeFound.title} ${state.causeFound.text}`, ...Object.values(state.figures).flat().map(figure => `${figure.group} ${figure.reference}`),
+    ...Object.values(state.boards).flatMap(board => board.bolts.map(bolt => bolt.note)), ...state.addedParts.map(part => part.name), ...state.orders.map(order => order.name),
+  ].filter(Boolean).join('\n')
+}

@@ -1,0 +1,39 @@
+import { effectiveEvents } from './effective-events'
+import type { JobEvent } from './events'
+import { actualMinutes } from './minutes'
+import { reduceJob } from './reduce-job'
+import type { JobState } from './state'
+
+/** How long a piece of work of a job took, and how it is known. */
+export interface ObservedMinutes {
+  operationId: string
+  minutes: number
+  by: 'timer' | 'clock'
+  troubled: boolean
+}
+
+/** Without a timer, the time since the step before counts up to so many times the high estimate; longer is a pause. */
+const PAUSE = 2
+
+/**
+ * Minutes of every piece of work done, from its timer, or else from the moment the step before it was done to its own,
+ * less the time its set-up was planned for. Longer gaps are pauses, and say nothing.
+ * @param log the events of the job, in order
+ */
+export function observedMinutes(log: JobEvent[], state: JobState = reduceJob(log)): ObservedMinutes[] {
+  const operations = new Map((state.procedure?.operations ?? []).map(operation => [operation.id, operation]))
+  const planned = new Map((state.plan?.steps ?? []).map(step => [step.id, step]))
+  const troubled = new Set(state.troubles.flatMap(trouble => trouble.stepId ?? []))
+  const done = effectiveEvents(log).filter((event): event is JobEvent<'step-done'> => event.type === 'step-done')
+  return done.flatMap((event, index): ObservedMinutes[] => {
+    const operation = operations.get(event.payload.stepId)
+    if (!operation) return []
+    const base = { operationId: operation.id, troubled: troubled.has(operation.id) }
+    const timed = actualMinutes(state, operation.id, event.deviceTime)
+    if (timed !== null && timed > 0) return [{ ...base, minutes: timed, by: 'timer' }]
+    const before = done[index - 1]
+    if (!before || before.personId !== event.personId) return []
+    const gap = (Date.parse(event.deviceTime) - Date.parse(before.deviceTime)) / 60_000 - (planned.get(operation.id)?.setupMinutes ?? 0)
+    return gap > 0 && gap <= operation.minutes[2] * PAUSE ? [{ ...base, minutes: gap, by: 'clock' }] : []
+  })
+}

@@ -1,0 +1,15 @@
+import { uuid } from '../../../contracts/common'
+import { Refused } from '../../refused'
+
+/** Closed jobs below a number, or all of one car; newest first. */
+export default defineRoute(async (event) => {
+  const { vehicle, before } = getQuery(event)
+  const { words } = useStore(sessionGarage())
+  if (vehicle !== undefined) {
+    if (!uuid.safeParse(vehicle).success) throw new Refused(400, [{ path: 'vehicle', reason: 'A UUID is wanted.' }])
+    return words.ofVehicle(String(vehicle))
+  }
+  const number = before === undefined ? 2 ** 31 - 1 : Number(before)
+  if (!Number.isInteger(number) || number < 1) throw new Refused(400, [{ path: 'before', reason: 'A whole number from 1 up.' }])
+  return words.closed(number)
+})

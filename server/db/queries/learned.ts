@@ -1,0 +1,38 @@
+import { and, asc, eq, gt, inArray } from 'drizzle-orm'
+import type { Findings } from '../../../core/decisions'
+import type { ThreePoint } from '../../../core/packs'
+import type { Executor } from '../client'
+import { foundCause, garage, workedMinutes } from '../schema'
+
+export interface WorkedRow { operationId: string, prior: ThreePoint, minutes: number, troubled: boolean, byTimer: boolean }
+
+/** What a garage learns from its own jobs: causes that were found, minutes that were worked. */
+export function learnedQueries(db: Executor, garageId: string) {
+  const since = async (column: 'causesSince' | 'minutesSince') => {
+    const [row] = await db.select({ at: garage[column] }).from(garage).where(eq(garage.id, garageId))
+    return row?.at ?? new Date(0)
+  }
+  return {
+    async keepCause(jobId: string, cause: { tableId: string, causeId: string, findings: Findings, foundAt: Date } | null) {
+      await db.delete(foundCause).where(and(eq(foundCause.garageId, garageId), eq(foundCause.jobId, jobId)))
+      if (cause) await db.insert(foundCause).values({ jobId, garageId, ...cause })
+    },
+    async causes() {
+      return db.select({ tableId: foundCause.tableId, cause: foundCause.causeId, findings: foundCause.findings }).from(foundCause)
+        .where(and(eq(foundCause.garageId, garageId), gt(foundCause.foundAt, await since('causesSince')))).orderBy(asc(foundCause.foundAt))
+    },
+    async keepMinutes(jobId: string, rows: (WorkedRow & { doneAt: Date })[]) {
+      await db.delete(workedMinutes).where(and(eq(workedMinutes.garageId, garageId), eq(workedMinutes.jobId, jobId)))
+      if (rows.length > 0) await db.insert(workedMinutes).values(rows.map(row => ({ jobId, garageId, ...row })))
+    },
+    /** @param operationIds all of them where it is left out */
+    async minutes(operationIds?: string[]): Promise<WorkedRow[]> {
+      return db.select({ operationId: workedMinutes.operationId, prior: workedMinutes.prior, minutes: workedMinutes.minutes, troubled: workedMinutes.troubled, byTimer: workedMinutes.byTimer }).from(workedMinutes)
+        .where(and(eq(workedMinutes.garageId, garageId), gt(workedMinutes.doneAt, await since('minutesSince')), ...(operationIds ? [inArray(workedMinutes.operationId, operationIds)] : [])))
+        .orderBy(asc(workedMinutes.doneAt))
+    },
+    async forget(what: 'causesSince' | 'minutesSince') {
+      await db.update(garage).set({ [what]: new Date() }).where(eq(garage.id, garageId))
+    },
+  }
+}

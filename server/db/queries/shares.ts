@@ -1,0 +1,32 @@
+import { randomBytes } from 'node:crypto'
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import type { Executor } from '../client'
+import { shareLink } from '../schema'
+
+/** Bytes of a token: nobody guesses it. */
+const TOKEN_BYTES = 24
+
+/** The links of a garage's jobs. */
+export function shareQueries(db: Executor, garageId: string) {
+  const own = (jobId: string) => and(eq(shareLink.garageId, garageId), eq(shareLink.jobId, jobId), isNull(shareLink.revokedAt))
+  return {
+    async ofJob(jobId: string) {
+      const [row] = await db.select({ token: shareLink.token, createdAt: shareLink.createdAt }).from(shareLink).where(own(jobId)).orderBy(desc(shareLink.createdAt)).limit(1)
+      return row ?? null
+    },
+    async make(jobId: string) {
+      const token = randomBytes(TOKEN_BYTES).toString('base64url')
+      await db.insert(shareLink).values({ token, garageId, jobId })
+      return token
+    },
+    async revoke(jobId: string) {
+      await db.update(shareLink).set({ revokedAt: new Date() }).where(own(jobId))
+    },
+  }
+}
+
+/** Which job a link leads to, whoever asks; `null` where it is unknown or revoked. */
+export async function jobOfToken(db: Executor, token: string): Promise<{ garageId: string, jobId: string } | null> {
+  const [row] = await db.select({ garageId: shareLink.garageId, jobId: shareLink.jobId }).from(shareLink).where(and(eq(shareLink.token, token), isNull(shareLink.revokedAt)))
+  return row ?? null
+}

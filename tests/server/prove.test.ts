@@ -1,0 +1,179 @@
+import Ajv2020 from 'ajv/dist/2020'
+import ICAL from 'ical.js'
+import { readFileSync } from 'node:fs'
+import Papa from 'papaparse'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { exportJob, jobCalendar, jobTable, jobTables } from '../../core/formats'
+import { reduceJob } from '../../core/job'
+import { startApp } from '../support/app'
+import type { RunningApp } from '../support/app'
+import { freshDatabase } from '../support/database'
+import type { TestDatabase } from '../support/database'
+import { newJobRequest, garageId, personId } from '../support/requests'
+import { DemoMechanic } from '../../server/demo/play'
+import { appendEvents } from '../../server/job-log'
+import { forGarage } from '../../server/db/for-garage'
+import type { JobEvent } from '../../core/job'
+
+let database: TestDatabase
+let app: RunningApp
+const call = async (method: string, path: string, body?: unknown, base = app.base) => {
+  const response = await fetch(base + path, { method, headers: { 'content-type': 'application/json' }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
+  const text = await response.text()
+  return { status: response.status, text, headers: response.headers, json: () => JSON.parse(text) as never }
+}
+const store = () => forGarage(database.db, garageId)
+const log = async (jobId: string) => store().jobs.events(jobId)
+
+/** Opens a job and works it as far as a step, or to its end, and hands it over. */
+async function worked(until: string | null, change: Record<string, unknown> = {}, after: (mechanic: DemoMechanic) => void = () => {}) {
+  const request = newJobRequest(change)
+  expect((await call('POST', '/api/jobs', request)).status).toBe(201)
+  const mechanic = new DemoMechanic(await log(request.id), personId, Date.parse(request.at))
+  mechanic.workUntil(until)
+  after(mechanic)
+  await appendEvents(database.db, garageId, request.id, mechanic.events as JobEvent[])
+  return request.id
+}
+const handOver = (mechanic: DemoMechanic) => {
+  mechanic.checksMade().write('break-in-set', { distanceKm: 640, writtenAs: '400 mi', source: 'Kit sheet', odometerKm: 1010 })
+    .write('handed-over', { to: 'Somebody', odometerKm: 1010 }, 5).write('odometer-read', { odometerKm: 1200 }, 60 * 48)
+}
+
+beforeAll(async () => {
+  database = await freshDatabase()
+  app = await startApp(database.url)
+})
+afterAll(async () => {
+  await app?.kill()
+  await database?.drop()
+})
+
+describe('a job as a file', () => {
+  it('goes into an empty database as the same job, once, and is refused whole where one event may not stand', async () => {
+    const jobId = await worked(null, {}, handOver)
+    const file = (await call('GET', `/api/jobs/${jobId}/file`)).json() as ReturnType<typeof exportJob>
+    const schema = JSON.parse(readFileSync('docs/formats/job.schema.json', 'utf8')) as object
+    const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(schema)
+    expect(validate(file), JSON.stringify(validate.errors?.[0])).toBe(true)
+
+    const other = await freshDatabase()
+    const elsewhere = await startApp(other.url)
+    try {
+      const broken = { ...file, events: file.events.map((event, index) => index === 40 ? { ...event, deviceTime: 'yesterday' } : event) }
+      const refused = await call('POST', '/api/imports', broken, elsewhere.base)
+      expect(refused.status).toBe(422)
+      expect(refused.text).toContain('events[40].deviceTime')
+      const forged = { ...file, events: file.events.filter(event => !(event.type === 'step-done' && event.seq! < 60)).map((event, index) => ({ ...event, seq: index + 1 })) }
+      expect((await call('POST', '/api/imports', forged, elsewhere.base)).status).toBe(422)
+      expect(((await call('GET', '/api/jobs', undefined, elsewhere.base)).json() as unknown[])).toEqual([])
+
+      expect((await call('POST', '/api/imports', file, elsewhere.base)).json()).toMatchObject({ jobId, added: file.events.length })
+      const there = forGarage(other.db, garageId).jobs
+      expect(reduceJob(await there.events(jobId))).toEqual(reduceJob(await log(jobId)))
+      expect((await call('POST', '/api/imports', file, elsewhere.base)).json()).toMatchObject({ added: 0 })
+      expect(await there.events(jobId)).toHaveLength(file.events.length)
+      const apart = { ...file, events: [...file.events.slice(0, -1), { ...file.events.at(-1)!, id: crypto.randomUUID() }] }
+      expect((await call('POST', '/api/imports', apart, elsewhere.base)).status).toBe(409)
+    }
+    finally {
+      await elsewhere.kill()
+      await other.drop()
+    }
+  })
+})
+
+describe('tables and calendar', () => {
+  it('read back equal in a reader of CSV, and parse as a calendar', async () => {
+    const jobId = await worked(null, {}, handOver)
+    const state = reduceJob(await log(jobId))
+    for (const name of jobTables) {
+      const { text, headers } = await call('GET', `/api/jobs/${jobId}/tables/${name}`)
+      expect(headers.get('content-type')).toContain('text/csv')
+      const { data, errors } = Papa.parse<string[]>(text)
+      expect(errors).toEqual([])
+      const { columns, rows } = jobTable(state, name)
+      expect(data[0]).toEqual(columns)
+      expect(data.slice(1)).toHaveLength(rows.length)
+      const numbers = (row: (string | number | null)[]) => row.filter(cell => typeof cell === 'number').map(String)
+      for (const [index, row] of rows.entries()) for (const number of numbers(row)) expect(data[index + 1]).toContain(number)
+    }
+    expect((await call('GET', `/api/jobs/${jobId}/tables/secrets`)).status).toBe(404)
+
+    const { text } = await call('GET', `/api/jobs/${jobId}/calendar`)
+    const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map(part => new ICAL.Event(part))
+    const entries = jobCalendar(state)
+    expect(entries.length).toBeGreaterThan(3)
+    expect(events.map(event => event.uid)).toEqual(entries.map(entry => entry.uid))
+    for (const [index, event] of events.entries()) {
+      expect(event.startDate.toJSDate().getTime()).toBe(Math.floor(Date.parse(entries[index]!.from) / 1000) * 1000)
+      expect(event.summary).toContain(state.vehicle!.name)
+    }
+  })
+})
+
+describe('a link for the customer', () => {
+  it('shows one job to who has it, cannot be guessed, and ends when it is revoked', async () => {
+    const jobId = await worked(null, {}, handOver)
+    const { token } = (await call('POST', `/api/jobs/${jobId}/share`)).json() as { token: string }
+    expect(token.length).toBeGreaterThanOrEqual(32)
+    expect(((await call('POST', `/api/jobs/${jobId}/share`)).json() as { token: string }).token).toBe(token)
+    const { status, text } = await call('GET', `/api/shared/${token}`)
+    expect(status).toBe(200)
+    expect(JSON.parse(text)).toMatchObject({ vehicle: { name: 'Silver Orbeline Pico' }, breakIn: { writtenAs: '400 mi', report: { drivenKm: 190 } } })
+    // Nothing of who wrote what, and no ids that lead elsewhere.
+    expect(text).not.toContain(personId)
+    expect(text).not.toContain(jobId)
+    expect((await call('GET', `/api/shared/${token}/calendar`)).text).toContain('BEGIN:VCALENDAR')
+    expect((await call('GET', `/api/shared/${token.slice(0, -1)}x`)).status).toBe(404)
+    expect((await call('GET', '/api/shared/short')).status).toBe(404)
+    await call('DELETE', `/api/jobs/${jobId}/share`)
+    expect((await call('GET', `/api/shared/${token}`)).status).toBe(404)
+    expect(((await call('POST', `/api/jobs/${jobId}/share`)).json() as { token: string }).token).not.toBe(token)
+  })
+})
+
+describe('what the garage learns', () => {
+  it('keeps causes that were found beside those that ship, until it is told to forget', async () => {
+    const found = { tableId: 'pedal', causeId: 'oily-disc', title: 'Oil on the disc', text: 'Crank seal', findings: { slips: 'yes', smell: 'burnt' } }
+    await worked('clutch-off', { findings: { tableId: 'pedal', outcomes: { smell: 'burnt' } } }, mechanic => mechanic.write('cause-found', found))
+    const answer = (await call('GET', '/api/causes')).json() as { tables: { id: string }[], cases: unknown[] }
+    expect(answer.tables.map(table => table.id)).toEqual(['pedal', 'no-pedal'])
+    expect(answer.cases).toEqual([{ tableId: 'pedal', cause: 'oily-disc', findings: found.findings }])
+    expect((await call('DELETE', '/api/causes/own')).status).toBe(204)
+    expect(((await call('GET', '/api/causes')).json() as { cases: unknown[] }).cases).toEqual([])
+  })
+  it('refuses findings that no table knows', async () => {
+    const refused = await call('POST', '/api/jobs', newJobRequest({ findings: { tableId: 'pedal', outcomes: { smell: 'roses' } } }))
+    expect(refused.status).toBe(422)
+    expect(refused.text).toContain('findings.outcomes.smell')
+  })
+  it('takes its own minutes into the next plan, and says from how many times', async () => {
+    const before = reduceJob(await log(await worked('undertray-off'))).procedure!.operations
+    for (let job = 0; job < 2; job++) await worked(null, {}, handOver)
+    const lines = (await call('GET', '/api/minutes')).json() as { operationId: string, learned: { used: number, factor: number } }[]
+    expect(lines.length).toBeGreaterThan(30)
+    const after = reduceJob(await log(await worked('undertray-off'))).procedure!.operations
+    const changed = after.filter(operation => operation.learned)
+    expect(changed.length).toBeGreaterThan(30)
+    for (const operation of changed.slice(0, 10)) expect(operation.learned!.from).toEqual(before.find(entry => entry.id === operation.id)!.learned?.from ?? before.find(entry => entry.id === operation.id)!.minutes)
+    await call('DELETE', '/api/minutes/own')
+    expect((await call('GET', '/api/minutes')).json()).toEqual([])
+  })
+})
+
+describe('looking jobs up', () => {
+  it('finds notes, customers and sources by whole words and by a word half typed', async () => {
+    const jobId = await worked('undertray-off', {}, mechanic => mechanic.write('note-added', { stepId: null, text: 'A rodent nest was packed into the bell' }))
+    const find = async (text: string) => ((await call('GET', `/api/search?q=${encodeURIComponent(text)}`)).json() as { summary: { jobId: string }, snippet: string }[])
+    expect((await find('rodent nest')).map(entry => entry.summary.jobId)).toEqual([jobId])
+    expect((await find('rod'))[0]!.snippet).toContain('rodent')
+    expect(await find('rodent unicorn')).toEqual([])
+    expect(await find('!!! & | :*')).toEqual([])
+    expect((await call('GET', `/api/search?q=${'x'.repeat(300)}`)).status).toBe(400)
+    const { vehicle } = reduceJob(await log(jobId))
+    expect(((await call('GET', `/api/history?vehicle=${vehicle!.id}`)).json() as { jobId: string }[]).map(job => job.jobId)).toContain(jobId)
+    expect((await call('GET', '/api/history?vehicle=none')).status).toBe(400)
+    expect((await call('GET', '/api/history?before=soon')).status).toBe(400)
+  })
+})
