@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 
 export default defineNuxtConfig({
@@ -17,7 +18,11 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     build: { rollupOptions: { output: { experimentalMinChunkSize: 20_000 } } },
   },
-  nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true } },
+  nitro: {
+    preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true },
+    // The papers' type, inside the server's build.
+    serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/@fontsource/atkinson-hyperlegible-next/files', import.meta.url)), pattern: '*-latin-{400,700}-normal.woff' }],
+  },
   app: {
     head: {
       htmlAttrs: { lang: 'en' },

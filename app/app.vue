@@ -1,6 +1,7 @@
 <script setup lang="ts">
 const garage = useGarageStore()
-void garage.load()
+// A customer's page is nobody's garage.
+if (!useRoute().path.startsWith('/s/')) void garage.load()
 </script>
 
 <template>

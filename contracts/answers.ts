@@ -1,4 +1,5 @@
 import type { CauseTables, KnownCase } from '../core/decisions'
+import type { Figure } from '../core/fasteners'
 import type { BreakInReport, JobSummary } from '../core/job'
 import type { TermTable, ThreePoint, TradeWords } from '../core/packs'
 import type { LearnedMinutes, WorkingHours } from '../core/sequence'
@@ -53,6 +54,15 @@ export interface SharedAnswer {
   cause: { title: string, text: string } | null
   left: string[]
   breakIn: { writtenAs: string, source: string, distanceKm: number, readings: { at: string, odometerKm: number }[], report: BreakInReport } | null
+}
+
+/** `GET /api/vehicles/:id` */
+export interface VehicleHistory {
+  vehicle: VehicleAnswer
+  jobs: JobSummary[]
+  figures: Figure[]
+  /** Figures of other cars of the same model, for groups this one has none of. */
+  alike: { vehicleId: string, vehicleName: string, year: number, figure: Figure }[]
 }
 
 /** `POST /api/imports` */

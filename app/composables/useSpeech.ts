@@ -9,6 +9,7 @@ export function useSpeech() {
   return {
     isSupported,
     on,
+    stop,
     say(words: string) {
       if (!on.value || !isSupported.value) return
       text.value = words

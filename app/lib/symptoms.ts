@@ -1,15 +1,6 @@
-import type { NewJob } from '../../contracts/jobs'
+import { symptomLabels } from '../../contracts/words'
 
-/** What the customer may say, in plain words. */
-export const symptomLabels = [
-  { id: 'slips', label: 'Slips' },
-  { id: 'judders', label: 'Judders as it takes up' },
-  { id: 'rattles', label: 'Rattles in the first part of release' },
-  { id: 'squeals', label: 'Squeals with the pedal down' },
-  { id: 'will-not-select', label: 'Gears will not go in' },
-  { id: 'pedal-soft', label: 'Pedal soft or low' },
-  { id: 'other', label: 'Something else' },
-] as const satisfies { id: NewJob['complaint']['symptoms'][number], label: string }[]
+export { symptomLabels }
 
 export type SymptomId = typeof symptomLabels[number]['id']
 

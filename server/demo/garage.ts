@@ -62,3 +62,8 @@ export const demoFigures = [
   { vehicle: 3, group: 'wheel-bolts', torqueNm: 104, reference: 'Hallux Dart handbook, chapter 9' },
   { vehicle: 4, group: 'wheel-bolts', torqueNm: 108, reference: 'Tavisk Lark book, page 212' },
 ]
+
+/** What parts cost at an invented counter. */
+export const demoPrices: Record<string, number> = {
+  'clutch-kit': 148.5, 'cover-bolts': 2.1, 'release-bearing': 38.4, 'gear-oil': 17.9, 'plug-rings': 0.9, 'shaft-clips': 1.8, 'pinch-nuts': 1.2,
+}

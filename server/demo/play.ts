@@ -58,6 +58,19 @@ export class DemoMechanic {
     return this
   }
 
+  /** Buys every part that has a price, at the counter. */
+  partsBought(prices: Record<string, number>): this {
+    for (const part of this.state.procedure!.parts) {
+      const priceEach = prices[part.id]
+      if (priceEach === undefined) continue
+      const orderId = crypto.randomUUID()
+      const count = this.state.procedure!.operations.reduce((sum, operation) => sum + (operation.parts[part.id] ?? 0), 0)
+      this.write('part-ordered', { orderId, partId: part.id, name: part.name, count, priceEach, supplier: 'Pennick Motor Factors', orderNo: null, arrivesAt: new Date(this.clock).toISOString() })
+      this.write('part-came', { orderId })
+    }
+    return this
+  }
+
   /** Makes every closing check by hand, and drives the road test. */
   checksMade(): this {
     for (const check of this.state.procedure!.closing ?? []) if (check.kind === 'hand') this.write('check-made', { checkId: check.id, good: true, note: '' }, 1)

@@ -4,7 +4,7 @@ import type { Database } from '../db/client'
 import { forGarage } from '../db/for-garage'
 import { garage, person, vehicle, vehicleFastener, vehicleFigure, wrench } from '../db/schema'
 import { appendEvents, openJob } from '../job-log'
-import { DEMO_GARAGE_ID, demoBellBolts, demoFasteners, demoFigures, demoGarage, demoPeople, demoVehicles, demoWrenches } from './garage'
+import { DEMO_GARAGE_ID, demoBellBolts, demoFasteners, demoFigures, demoGarage, demoPeople, demoPrices, demoVehicles, demoWrenches } from './garage'
 import { firstRounds, heavyBox, looseTool, provedPedal, softPedal, wornAndWarped } from './bench'
 import { DemoMechanic } from './play'
 
@@ -25,10 +25,12 @@ const jobs: DemoJob[] = [
   {
     vehicle: 3, hoursAgo: 190, options: { lift: 'lift', helper: 'helper' }, odometerKm: 161_240,
     complaint: { symptoms: ['slips'], text: 'Slips in fourth uphill since summer.' }, pumpTest: { result: 'no-change', strokes: 18 },
-    work: mechanic => mechanic.workUntil(null).fillSheets(provedPedal).checksMade()
+    work: mechanic => mechanic.workUntil(null).fillSheets(provedPedal).partsBought(demoPrices).checksMade()
+      .write('cause-found', { tableId: 'pedal', causeId: 'worn-disc', title: 'Worn disc', text: 'Rivets level with the lining, cover blue at two fingers.', findings: { slips: 'yes', pumped: 'no-change', load: 'climb' } })
       .write('break-in-set', { distanceKm: 640, writtenAs: '400 mi', source: 'Brindle clutch kit BK-4471, fitting sheet', odometerKm: 161_262 })
       .write('handed-over', { to: 'Ysolde Trammer', odometerKm: 161_262 }, 20)
-      .write('odometer-read', { odometerKm: 161_488 }, 60 * 70),
+      .write('odometer-read', { odometerKm: 161_338, stopAndGo: 0.9 }, 60 * 52)
+      .write('odometer-read', { odometerKm: 161_488, stopAndGo: 0.6 }, 60 * 70),
   },
   {
     vehicle: 2, hoursAgo: 28, options: { flywheel: 'new', slave: 'opened' }, odometerKm: 208_915,

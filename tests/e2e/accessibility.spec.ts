@@ -29,7 +29,7 @@ for (const scheme of schemes) {
         const jobId = await stage.openJob()
         await view(page, stage, jobId, 'work')
         for (let step = 0; step < 3; step++) await doStep(page)
-        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'car?at=ledger', 'car?at=refit', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'pedal?at=advice', 'prove', 'handover']) {
+        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'car?at=ledger', 'car?at=refit', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'pedal?at=advice', 'prove', 'prove?at=road', 'prove?at=cause', 'prove?at=break-in', 'prove?at=papers', 'prove?at=money', 'papers/estimate', 'handover']) {
           await view(page, stage, jobId, path)
           await check(page, path)
         }

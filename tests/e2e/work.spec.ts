@@ -88,6 +88,7 @@ test('the hand-over is held up by what is off, until each has a reason', async (
   const hand = page.getByRole('button', { name: 'Hand the car over' })
   await expect(hand).toBeDisabled()
   const leave = page.getByRole('button', { name: 'Leave it, with a reason' })
+  for (const group of await page.locator('details:not([open]) > summary').all()) await group.click()
   while (await leave.count() > 0) {
     await leave.first().click()
     await page.getByLabel('Why it stays so').fill('Customer takes the car back as it is')

@@ -10,6 +10,8 @@ const distanceUnit = ref<'km' | 'mi' | null>(null)
 const source = ref('')
 const odometer = ref('')
 const reading = ref('')
+const stopAndGo = ref('')
+const hard = ref(false)
 const problem = ref('')
 const progress = computed(() => state.value.breakIn && distanceToGo(state.value.breakIn))
 const inKm = (text: string) => convert(Number(text.replace(',', '.')), units.preference.value.distance, 'km')
@@ -31,14 +33,18 @@ function read() {
     problem.value = 'An odometer shows a number from 0 up.'
     return
   }
-  problem.value = ''
-  if (store.write('odometer-read', { odometerKm: km })) reading.value = ''
+  const share = stopAndGo.value.trim() === '' ? undefined : Number(stopAndGo.value.replace(',', '.')) / 100
+  problem.value = share !== undefined && !(share >= 0 && share <= 1) ? 'Stop-and-go is 0 to 100 in 100.' : ''
+  if (problem.value) return
+  if (!store.write('odometer-read', { odometerKm: km, ...(share === undefined ? {} : { stopAndGo: share }), ...(hard.value ? { hard: true } : {}) })) return
+  reading.value = ''
+  stopAndGo.value = ''
+  hard.value = false
 }
 </script>
 
 <template>
-  <section>
-    <h2 class="border-b border-ink pb-1 text-lg">Break-in</h2>
+  <section aria-label="Rule and readings">
     <template v-if="state.breakIn && progress">
       <p class="mt-3 text-lg">
         <span class="figure text-figure font-bold leading-none">{{ units.distance(progress.toGoKm) }}</span> to go of {{ state.breakIn.writtenAs }}
@@ -49,6 +55,8 @@ function read() {
       <p class="mt-2 text-quiet">{{ units.distance(progress.drivenKm) }} driven. {{ state.breakIn.source }}. Stop-and-go, no slipping, no hard launches.</p>
       <form class="mt-3 flex flex-wrap items-end gap-2" novalidate @submit.prevent="read">
         <div><label class="label" for="break-in-reading">Odometer now, {{ units.preference.value.distance }}</label><input id="break-in-reading" v-model="reading" class="figure mt-1" inputmode="numeric" autocomplete="off"></div>
+        <div class="w-44"><label class="label" for="stop-and-go">Stop-and-go since, in 100</label><input id="stop-and-go" v-model="stopAndGo" class="figure mt-1" inputmode="numeric" autocomplete="off" placeholder="if told"></div>
+        <label class="flex min-h-12 items-center gap-2"><input v-model="hard" type="checkbox" class="size-5 min-h-0 w-auto">slipped, launched or pulled hard</label>
         <button class="button">Read</button>
       </form>
     </template>

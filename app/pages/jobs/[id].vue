@@ -9,7 +9,7 @@ const store = useJobStore()
 const failed = ref(false)
 const ready = ref(false)
 const garage = useGarageStore()
-const bare = computed(() => route.path.endsWith('/handover') || route.query.at === 'helper')
+const bare = computed(() => route.path.endsWith('/handover') || route.path.includes('/papers/') || route.query.at === 'helper')
 
 async function load() {
   failed.value = false

@@ -23,7 +23,7 @@ const jobId = newId()
 
 const form = useForm({
   defaultValues: {
-    vehicleId: '', symptoms: [] as string[], text: '', pumpResult: 'not-done' as NewJob['pumpTest']['result'], strokes: '', odometer: '', options: {} as Record<string, string>,
+    vehicleId: '', causeTable: 'pedal', outcomes: {} as Record<string, string>, symptoms: [] as string[], text: '', pumpResult: 'not-done' as NewJob['pumpTest']['result'], strokes: '', odometer: '', options: {} as Record<string, string>,
   },
   onSubmit: async ({ value }) => {
     serverIssues.value = []
@@ -51,7 +51,7 @@ function odometerKm(text: string): number | null {
   return Number.isFinite(value) ? convert(value, units.preference.value.distance, 'km') : -1
 }
 
-const fieldNames: Record<string, string> = { vehicleId: 'Car', odometerKm: 'Odometer', complaint: 'What it does', pumpTest: 'Pumped pedal', options: 'How it will be done' }
+const fieldNames: Record<string, string> = { vehicleId: 'Car', odometerKm: 'Odometer', complaint: 'What it does', pumpTest: 'Pumped pedal', findings: 'Tests before dismantling', options: 'How it will be done' }
 const named = (path: string, reason: string) => [fieldNames[path.split('.')[0]!], reason].filter(Boolean).join(': ')
 
 function requestOf(value: typeof form.state.values) {
@@ -59,6 +59,7 @@ function requestOf(value: typeof form.state.values) {
     id: jobId, vehicleId: value.vehicleId, packId: pack.value?.id ?? '', options: value.options,
     complaint: { symptoms: value.symptoms, text: value.text },
     pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : Number(value.strokes) },
+    ...(Object.keys(value.outcomes).length > 0 ? { findings: { tableId: value.causeTable, outcomes: value.outcomes } } : {}),
     odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
   }
 }
@@ -127,6 +128,10 @@ function added(vehicle: VehicleAnswer) {
         <ComplaintFields
           :symptoms="values.symptoms" :text="values.text" :result="values.pumpResult" :strokes="values.strokes" @toggle="toggleSymptom"
           @text="text => form.setFieldValue('text', text)" @result="result => form.setFieldValue('pumpResult', result)" @strokes="strokes => form.setFieldValue('strokes', strokes)"
+        />
+        <CausesPanel
+          :symptoms="values.symptoms" :result="values.pumpResult" :table="values.causeTable" :outcomes="values.outcomes"
+          @update:table="id => form.setFieldValue('causeTable', id)" @update:outcomes="outcomes => form.setFieldValue('outcomes', outcomes)"
         />
         <section v-if="packLines.length">
           <h2 class="text-2xl">How it will be done</h2>

@@ -3,6 +3,7 @@ import type { PackLine } from '../../../contracts/answers'
 
 useHead({ title: 'Library · Eldrin' })
 const garage = useGarageStore()
+const route = useRoute()
 const lines = ref<PackLine[]>([])
 </script>
 
@@ -11,13 +12,18 @@ const lines = ref<PackLine[]>([])
     <LibraryHead title="Library" />
     <main id="sheet" tabindex="-1" class="mx-auto max-w-5xl px-4 py-5 outline-none sm:px-7">
       <h1 class="sr-only">Library</h1>
+      <LibraryTabs />
       <p v-if="!garage.garage" role="status">Fetching the garage</p>
+      <HistoryRoom v-else-if="route.query.at === 'history'" />
+      <LearnedRoom v-else-if="route.query.at === 'learned'" />
+      <div v-else-if="route.query.at === 'garage'" class="grid gap-12">
+        <GarageHours />
+        <GarageMoney />
+      </div>
       <div v-else class="grid gap-12">
         <PackList @loaded="loaded => { lines = loaded }" />
         <WrenchShelf />
         <SchoolDefaults :lines="lines" />
-        <GarageHours />
-        <GarageMoney />
       </div>
     </main>
   </div>

@@ -1,4 +1,4 @@
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, desc, eq, ne } from 'drizzle-orm'
 import type { NewVehicle } from '../../../contracts/jobs'
 import type { FastenerFacts, Figure } from '../../../core/fasteners'
 import type { Executor } from '../client'
@@ -22,6 +22,15 @@ export function vehicleQueries(db: Executor, garageId: string) {
     async figures(vehicleId: string): Promise<Figure[]> {
       const rows = await db.select().from(vehicleFigure).where(and(eq(vehicleFigure.garageId, garageId), eq(vehicleFigure.vehicleId, vehicleId)))
       return rows.map(row => ({ group: row.group, torqueNm: row.torqueNm, sourceKind: 'vehicle-book', reference: row.reference, ...row.spec, entered: { by: row.enteredBy, at: row.enteredAt.toISOString() } }))
+    },
+    /** Figures of the books of other cars of the same make and model, the newest first. */
+    async figuresAlike({ id, make, model }: { id: string, make: string, model: string }): Promise<{ vehicleId: string, vehicleName: string, year: number, figure: Figure }[]> {
+      const rows = await db.select({ row: vehicleFigure, vehicleName: vehicle.name, year: vehicle.year }).from(vehicleFigure).innerJoin(vehicle, eq(vehicle.id, vehicleFigure.vehicleId))
+        .where(and(eq(vehicleFigure.garageId, garageId), eq(vehicle.make, make), eq(vehicle.model, model), ne(vehicle.id, id))).orderBy(desc(vehicleFigure.enteredAt)).limit(60)
+      return rows.map(({ row, vehicleName, year }) => ({
+        vehicleId: row.vehicleId, vehicleName, year,
+        figure: { group: row.group, torqueNm: row.torqueNm, sourceKind: 'vehicle-book', reference: row.reference, ...row.spec, entered: { by: row.enteredBy, at: row.enteredAt.toISOString() } },
+      }))
     },
     async fasteners(vehicleId: string): Promise<{ group: string, fastener: FastenerFacts }[]> {
       return db.select({ group: vehicleFastener.group, fastener: vehicleFastener.fastener }).from(vehicleFastener)

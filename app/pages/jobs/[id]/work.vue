@@ -4,7 +4,7 @@ import { activityComplete, blockersOf, cautionsToRead, stepsLeft, stepView } fro
 const { store, state, next, path } = useJob()
 const t = useTerms()
 const router = useRouter()
-const focusId = ref<string | null>(null)
+const focusId = ref<string | null>(typeof useRoute().query.step === 'string' ? String(useRoute().query.step) : null)
 const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | null>(null)
 const whyOpen = ref(false)
 

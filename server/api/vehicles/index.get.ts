@@ -1,3 +1,3 @@
-import type { VehicleAnswer } from '../../contracts/answers'
+import type { VehicleAnswer } from '../../../contracts/answers'
 
 export default defineRoute((): Promise<VehicleAnswer[]> => useStore(sessionGarage()).vehicles.list())

@@ -1,5 +1,5 @@
-import { newVehicle } from '../../contracts/jobs'
-import { Refused } from '../refused'
+import { newVehicle } from '../../../contracts/jobs'
+import { Refused } from '../../refused'
 
 export default defineRoute(async (event) => {
   const entry = await readChecked(event, newVehicle)

@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import type { JobSummary } from '../../../core/job'
+import { momentText } from '../../lib/moments'
+
+/** Jobs as lines, each with a word of why it is in the list. */
+defineProps<{ jobs: { summary: JobSummary, snippet?: string }[] }>()
+const words = { 'planned': 'planned', 'in-work': 'in work', 'waiting': 'waits', 'ready': 'to be handed over', 'break-in': 'breaking in', 'closed': 'closed' } as const
+const viewOf = (status: JobSummary['status']) => status === 'closed' ? 'handover' : status === 'break-in' || status === 'ready' ? 'prove' : 'work'
+</script>
+
+<template>
+  <ol class="ruled">
+    <li v-for="{ summary, snippet } in jobs" :key="summary.jobId" class="py-2.5">
+      <NuxtLink class="flex flex-wrap items-baseline gap-x-4" :to="`/jobs/${summary.jobId}/${viewOf(summary.status)}`"><span class="text-lg font-semibold underline"><span class="figure mr-2 text-quiet">{{ summary.number }}</span>{{ summary.vehicleName }}</span><span class="text-quiet">{{ summary.customer }}, {{ words[summary.status] }}<template v-if="summary.lastAt">, last touched {{ momentText(summary.lastAt) }}</template></span></NuxtLink>
+      <p v-if="snippet" class="text-quiet">{{ snippet.replace(/\s+/g, ' ') }}</p>
+    </li>
+  </ol>
+</template>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { jobCosts } from '../../../core/job/costs'
+import { observedMinutes } from '../../../core/job/observed-minutes'
+import { minutesText } from '../../lib/durations'
+
+/** What was planned beside what was worked, by phase, and what that means in money. */
+const { store, state } = useJob()
+const t = useTerms()
+const { money } = useMoney()
+const garage = useGarageStore()
+const rates = computed(() => ({ labourPerHour: garage.garage?.labourPerHour ?? 0, taxPercent: garage.garage?.taxPercent ?? 0, partsMarginPercent: garage.garage?.partsMarginPercent ?? 0, callOut: garage.garage?.callOut ?? 0 }))
+const observed = computed(() => observedMinutes(store.log, state.value))
+const costs = computed(() => jobCosts(state.value, rates.value, observed.value))
+const phaseNames = { 'test': 'Tests', 'make-safe': 'Making safe, lifting', 'strip': 'Strip', 'bench': 'Bench', 'refit': 'Refit', 'fill': 'Fluids and hydraulics', 'prove': 'Proving' } as const
+const titles = computed(() => new Map(state.value.procedure!.operations.map(operation => [operation.id, operation])))
+const longest = computed(() => Math.max(1, ...costs.value.byPhase.flatMap(entry => [entry.timedEstimate, entry.actual ?? 0])))
+const far = computed(() => observed.value.flatMap((entry) => {
+  const operation = titles.value.get(entry.operationId)!
+  const off = entry.minutes - operation.minutes[1]
+  return Math.abs(off) < 2 ? [] : [{ ...entry, title: operation.title, planned: operation.minutes[1], off }]
+}).sort((a, b) => Math.abs(b.off) - Math.abs(a.off)).slice(0, 8))
+useKeys({ Backspace: store.undo })
+</script>
+
+<template>
+  <SheetWithMargin margin-title="Money">
+    <ProveHead />
+    <h1 class="text-2xl">Against the estimate</h1>
+    <p v-if="observed.length === 0" class="mt-3 text-lg">Nothing is done yet, so there is nothing to set against the plan.</p>
+    <template v-else>
+      <p class="mt-3 border-l-4 border-action pl-4 text-lg" data-testid="against">{{ minutesText(costs.actualMinutes) }} by the clock, {{ minutesText(costs.estimatedMinutes) }} by the plan: <span class="font-semibold">{{ minutesText(Math.abs(costs.actualMinutes - costs.estimatedMinutes)) }} {{ costs.actualMinutes > costs.estimatedMinutes ? 'longer' : 'shorter' }}</span>. {{ observed.length }} pieces of work were timed, {{ observed.filter(entry => entry.by === 'timer').length }} of them by the timer.</p>
+      <table class="mt-5 w-full text-left">
+        <thead class="text-sm text-quiet"><tr><th scope="col" class="font-normal">Phase</th><th scope="col" class="text-right font-normal">Planned</th><th scope="col" class="text-right font-normal">Worked</th><th scope="col" class="w-2/5 pl-4 font-normal">Of what was timed: plan above, clock below</th></tr></thead>
+        <tbody class="ruled">
+          <tr v-for="entry in costs.byPhase" :key="entry.phase">
+            <td class="py-2">{{ phaseNames[entry.phase] }}</td><td class="figure text-right">{{ minutesText(entry.estimated) }}</td><td class="figure text-right">{{ entry.actual === null ? 'not timed' : minutesText(entry.estimated - entry.timedEstimate + entry.actual) }}</td>
+            <td class="py-2 pl-4" aria-hidden="true"><template v-if="entry.actual !== null"><div class="h-2.5 border border-ink" :style="{ width: `${entry.timedEstimate / longest * 100}%` }" /><div class="mt-0.5 h-2.5" :class="entry.actual > entry.timedEstimate * 1.15 ? 'bg-attention' : 'bg-ink'" :style="{ width: `${entry.actual / longest * 100}%` }" /></template></td>
+          </tr>
+        </tbody>
+      </table>
+      <section v-if="far.length" class="mt-6">
+        <h2 class="border-b border-ink pb-1 text-lg">Furthest from the plan</h2>
+        <ul class="ruled"><li v-for="entry in far" :key="entry.operationId" class="flex flex-wrap justify-between gap-x-4 py-2"><span>{{ t(entry.title) }}<span v-if="entry.troubled" class="text-attention">, with trouble: it teaches nothing</span></span><span class="figure">{{ Math.round(entry.minutes) }} min for {{ Math.round(entry.planned) }}</span></li></ul>
+      </section>
+    </template>
+    <template #margin>
+      <section class="grid gap-3">
+        <h2 class="border-b border-ink pb-1 text-lg">Money</h2>
+        <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+          <dt>Labor by the plan</dt><dd class="figure text-right">{{ money(costs.labour) }}</dd><dt>Labor by the clock</dt><dd class="figure text-right">{{ money(costs.labourActual) }}</dd>
+          <dt>Parts</dt><dd class="figure text-right">{{ money(costs.partsTotal) }}</dd><template v-if="costs.callOut"><dt>Call-out</dt><dd class="figure text-right">{{ money(costs.callOut) }}</dd></template>
+          <template v-if="costs.tax"><dt>Tax</dt><dd class="figure text-right">{{ money(costs.tax) }}</dd></template><dt class="font-bold">In all, by the plan</dt><dd class="figure text-right font-bold">{{ money(costs.total) }}</dd><dt>In all, by the clock</dt><dd class="figure text-right">{{ money(costs.totalActual) }}</dd>
+        </dl>
+        <p v-if="costs.unpriced.length" class="text-quiet">Without a price: {{ costs.unpriced.map(t).join(', ') }}.</p>
+        <p>Rates stand in the <NuxtLink class="underline" to="/library">Library</NuxtLink>. After the hand-over the timed minutes go into the garage’s own estimates.</p>
+      </section>
+    </template>
+  </SheetWithMargin>
+</template>

@@ -1,0 +1,39 @@
+import type { CausesAnswer } from '../../contracts/answers'
+import { boxOutShare, learnCauses, nextTest, rankCauses } from '../../core/decisions'
+import type { CauseTables, Findings } from '../../core/decisions'
+import { issuesOf } from '../lib/reason-of'
+
+/** Tables of causes as they ship and as this garage's jobs change them, and what they say of a set of findings. */
+export function useCauses(tableId: Ref<string>, findingsFor: (table: CauseTables) => Findings) {
+  const answer = shallowRef<CausesAnswer | null>(null)
+  const problem = ref('')
+  const ownCounts = ref(true)
+  async function load() {
+    problem.value = ''
+    try {
+      answer.value = await $fetch<CausesAnswer>('/api/causes')
+    }
+    catch (error) {
+      problem.value = issuesOf(error)[0]!.reason
+    }
+  }
+  onMounted(load)
+  const shipped = computed(() => answer.value?.tables.find(table => table.id === tableId.value) ?? answer.value?.tables[0] ?? null)
+  const cases = computed(() => (answer.value?.cases ?? []).filter(entry => entry.tableId === shipped.value?.id))
+  const table = computed(() => shipped.value && (ownCounts.value ? learnCauses(shipped.value, cases.value) : shipped.value))
+  const findings = computed(() => table.value ? findingsFor(table.value) : {})
+  const ranks = computed(() => table.value ? rankCauses(findings.value, table.value) : [])
+  const before = computed(() => table.value ? new Map(rankCauses({}, table.value).map(rank => [rank.cause, rank.probability])) : new Map<string, number>())
+  const worth = computed(() => table.value ? nextTest(findings.value, table.value) : [])
+  const boxOut = computed(() => table.value ? boxOutShare(ranks.value, table.value) : 0)
+  async function forget() {
+    try {
+      await $fetch('/api/causes/own', { method: 'DELETE' })
+      await load()
+    }
+    catch (error) {
+      problem.value = issuesOf(error)[0]!.reason
+    }
+  }
+  return { answer, problem, load, table, shipped, cases, ownCounts, findings, ranks, before, worth, boxOut, forget }
+}

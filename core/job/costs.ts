@@ -1,0 +1,106 @@
+import { judgeSheet } from '../bench/judge-sheet'
+import { minutesLater } from '../decisions/minutes-later'
+import { renewPackages } from '../decisions/packages'
+import type { RenewLine, RenewPackage } from '../decisions/packages'
+import { renewNow } from '../decisions/renew-now'
+import type { Phase } from '../packs/types'
+import { phases } from '../packs/types'
+import { stepMinutes } from '../sequence/step-minutes'
+import type { ObservedMinutes } from './observed-minutes'
+import type { JobState } from './state'
+
+/** What a garage asks for: per hour, hundredths on top, and for coming out; all in its own money. */
+export interface Rates { labourPerHour: number, taxPercent: number, partsMarginPercent: number, callOut: number }
+
+export interface PartCost { name: string, count: number, /** What one costs the customer; `null` where nobody priced it. */ each: number | null, total: number | null }
+
+/** Minutes of a phase: as planned with walking, lifting and tools, and as worked; `actual` is `null` where nothing of it was timed. */
+export interface PhaseMinutes { phase: Phase, estimated: number, actual: number | null, /** Of the pieces of work that were timed, what was planned for them. */ timedEstimate: number }
+
+export interface JobCosts {
+  byPhase: PhaseMinutes[]
+  estimatedMinutes: number
+  /** Timed minutes, the rest of what was done taken as planned. */
+  actualMinutes: number
+  labour: number
+  labourActual: number
+  parts: PartCost[]
+  partsTotal: number
+  unpriced: string[]
+  callOut: number
+  tax: number
+  total: number
+  totalActual: number
+}
+
+/** What a job costs by its plan and by its clock, each part with the garage's margin. */
+export function jobCosts(state: JobState, rates: Rates, observed: ObservedMinutes[]): JobCosts {
+  const operations = new Map((state.procedure?.operations ?? []).map(operation => [operation.id, operation]))
+  const steps = state.plan?.steps ?? []
+  const seen = new Map(observed.map(entry => [entry.operationId, entry.minutes]))
+  const phaseOf = (id: string): Phase => operations.get(id)?.phase ?? 'make-safe'
+  const byPhase = phases.map((phase): PhaseMinutes => {
+    const own = steps.filter(step => phaseOf(step.id) === phase)
+    const timed = own.filter(step => seen.has(step.id))
+    return {
+      phase, estimated: sum(own.map(step => stepMinutes(step) + step.setupMinutes)), timedEstimate: sum(timed.map(step => stepMinutes(step))),
+      actual: timed.length === 0 ? null : sum(timed.map(step => seen.get(step.id)!)),
+    }
+  }).filter(entry => entry.estimated > 0)
+  const estimatedMinutes = sum(byPhase.map(entry => entry.estimated))
+  const actualMinutes = sum(byPhase.map(entry => entry.estimated - entry.timedEstimate + (entry.actual ?? 0)))
+  const parts = partCosts(state, rates)
+  const partsTotal = sum(parts.map(part => part.total ?? 0))
+  const labourOf = (minutes: number) => minutes / 60 * rates.labourPerHour
+  const withTax = (net: number) => net * (1 + rates.taxPercent / 100)
+  const net = labourOf(estimatedMinutes) + partsTotal + rates.callOut
+  return {
+    byPhase, estimatedMinutes, actualMinutes, labour: labourOf(estimatedMinutes), labourActual: labourOf(actualMinutes), parts, partsTotal,
+    unpriced: parts.filter(part => part.each === null).map(part => part.name), callOut: rates.callOut, tax: withTax(net) - net, total: withTax(net),
+    totalActual: withTax(labourOf(actualMinutes) + partsTotal + rates.callOut),
+  }
+}
+
+function partCosts(state: JobState, rates: Rates): PartCost[] {
+  const counts = new Map<string, number>()
+  for (const operation of state.procedure?.operations ?? []) for (const [id, count] of Object.entries(operation.parts)) counts.set(id, (counts.get(id) ?? 0) + count)
+  const reachable = state.procedure?.bench.reachable ?? []
+  const covered = new Set(state.orders.flatMap(order => order.covers ?? []))
+  const priced = (id: string): number | null => {
+    const order = state.orders.findLast(entry => entry.partId === id)
+    if (order?.priceEach !== undefined && order.priceEach !== null) return order.priceEach
+    return covered.has(id) ? 0 : state.renewals[reachable.find(part => part.part === id)?.id ?? '']?.weighed?.partCost ?? null
+  }
+  const line = (name: string, count: number, cost: number | null): PartCost => {
+    const each = cost === null ? null : cost * (1 + rates.partsMarginPercent / 100)
+    return { name, count, each, total: each === null ? null : each * count }
+  }
+  const planned = (state.procedure?.parts ?? []).map(part => line(part.name, counts.get(part.id) ?? 0, priced(part.id)))
+  const renewed = reachable.filter(part => state.renewals[part.id]?.decision === 'renew' && !counts.has(part.part)).map(part => line(part.name, 1, priced(part.part)))
+  return [...planned, ...renewed, ...state.addedParts.map(part => line(part.name, 1, state.orders.findLast(order => order.name === part.name)?.priceEach ?? null))]
+}
+
+/** The three offers of an estimate, over what is in reach and priced; and what nobody priced yet. */
+export function jobPackages(state: JobState, rates: Rates): { packages: (RenewPackage & { names: string[] })[], unpriced: string[] } {
+  const procedure = state.procedure
+  if (!procedure) return { packages: [], unpriced: [] }
+  const bad = new Set(procedure.bench.sheets.flatMap(sheet => judgeSheet(sheet, state.sheets[sheet.id]?.values ?? {}).renews))
+  const unpriced: string[] = []
+  const lines = procedure.bench.reachable.filter(part => !procedure.parts.some(entry => entry.id === part.part)).flatMap((part): RenewLine[] => {
+    const weighed = state.renewals[part.id]?.weighed
+    const partCost = weighed?.partCost ?? state.orders.findLast(order => order.partId === part.part)?.priceEach ?? null
+    if (partCost === null) {
+      unpriced.push(part.name)
+      return []
+    }
+    const cost = partCost * (1 + rates.partsMarginPercent / 100)
+    const minutesNow = weighed?.minutesNow ?? part.minutes[1]
+    const later = weighed?.minutesLater ?? minutesLater(procedure, part.reachedBy)?.minutes ?? 0
+    const { advice } = renewNow({ partCost: cost, minutesNow, minutesLater: later, labourPerHour: rates.labourPerHour, chance: weighed?.chance ?? part.chance, comebackCost: weighed?.comebackCost ?? 0 })
+    return [{ id: part.id, partCost: cost, minutesNow, must: bad.has(part.part) || state.renewals[part.id]?.decision === 'renew', advice }]
+  })
+  const nameOf = (id: string) => procedure.bench.reachable.find(part => part.id === id)!.name
+  return { packages: renewPackages(lines, rates.labourPerHour).map(offer => ({ ...offer, names: offer.parts.map(nameOf) })), unpriced }
+}
+
+const sum = (values: number[]) => values.reduce((total, value) => total + value, 0)

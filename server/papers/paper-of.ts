@@ -1,0 +1,42 @@
+import { format } from 'date-fns'
+import type { SourceKind } from '../../core/fasteners'
+import { jobPaper } from '../../core/formats'
+import type { PaperDoc, PaperKind } from '../../core/formats'
+import { observedMinutes, reduceJob } from '../../core/job'
+import { renderTerms } from '../../core/packs'
+import type { TermTable } from '../../core/packs'
+import { inBothUnits, inUnit } from '../../core/units'
+import type { UnitId, UnitPreference } from '../../core/units'
+import { sourceLabels, symptomWords } from '../../contracts/words'
+import type { GarageStore } from '../db/for-garage'
+import { Refused } from '../refused'
+
+/** A paper of a job as this garage writes it: its words, units, money and rates. */
+export async function paperOf(store: GarageStore, terms: TermTable, jobId: string, kind: PaperKind): Promise<PaperDoc & { number: number }> {
+  const log = await store.jobs.events(jobId)
+  if (log.length === 0) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
+  const state = reduceJob(log)
+  if (!state.procedure) throw new Refused(409, [{ path: 'id', reason: 'The job has no plan yet.' }])
+  const { words, torqueUnit, lengthUnit, distanceUnit, currency, labourPerHour, taxPercent, partsMarginPercent, callOut } = await store.garage.settings()
+  const preference: UnitPreference = { torque: torqueUnit, length: lengthUnit, distance: distanceUnit }
+  const money = new Intl.NumberFormat('en', { style: 'currency', currency })
+  const distance = (km: number) => {
+    const { value, unit } = inUnit(km, 'km', preference.distance)
+    return `${Math.round(value).toLocaleString('en')} ${unit}`
+  }
+  const paper = jobPaper(kind, state, {
+    text: text => renderTerms(text, terms, words).replace(/^Labor$/, words === 'uk' ? 'Labour' : 'Labor'),
+    torque: (nm) => {
+      const { main, other } = inBothUnits(nm, preference)
+      return `${main.text} ${main.unit} (${other.text} ${other.unit})`
+    },
+    distance,
+    reading: (value, unit) => unit === 'mm' && preference.length === 'in' ? `${inUnit(value, unit as UnitId, 'in').text} in (${value} mm)` : `${value} ${unit}`,
+    money: amount => money.format(amount),
+    day: at => format(new Date(at), 'd MMMM yyyy'),
+    symptom: id => symptomWords[id] ?? id,
+    source: source => sourceLabels.find(entry => entry.id === source as SourceKind)?.label ?? source,
+    rates: { labourPerHour, taxPercent, partsMarginPercent, callOut }, observed: observedMinutes(log, state),
+  })
+  return { ...paper, number: state.number }
+}
