@@ -34,6 +34,8 @@ export const newJob = z.strictObject({
   }).refine(test => test.result === 'not-done' || test.strokes !== null, { path: ['strokes'], error: 'How many strokes?' }),
   /** What was tried before anything is dismantled: a table of causes, and test → outcome. */
   findings: z.strictObject({ tableId: z.string().min(1).max(80), outcomes: z.record(z.string().min(1).max(80), z.string().min(1).max(80)) }).optional(),
+  /** The earlier job of this car that it comes back for. */
+  comebackOf: uuid.optional(),
   odometerKm: odometer.nullable(),
   personId: uuid,
   deviceId: z.string().min(1).max(80),

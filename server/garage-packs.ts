@@ -1,7 +1,10 @@
 import type { PackLine, PackText } from '../contracts/answers'
 import { readPack } from '../contracts/read-pack'
 import { writePack } from '../contracts/write-pack'
+import type { JobState } from '../core/job'
+import { checkPack } from '../core/packs'
 import type { Pack } from '../core/packs'
+import { packFromJob } from '../core/packs/pack-from-job'
 import type { GarageStore } from './db/for-garage'
 import type { PackRow } from './db/queries/packs'
 import type { PackShelf } from './load-packs'
@@ -73,6 +76,23 @@ export async function copyPack(store: GarageStore, shelf: PackShelf, id: string,
     const copy = { ...pack, id: `${id}-own${number > 1 ? `-${number}` : ''}`, title: `${pack.title}, ours${number > 1 ? ` ${number}` : ''}`, version: 1 }
     const yaml = writePack(copy)
     if (!shelf.packs.has(copy.id) && await store.packs.add(copy.id, yaml, personId)) return { id: copy.id, yaml, revision: 1 }
+  }
+}
+
+/** Keeps the order of a job as a layout: what is done in the order it was done, the rest as planned. */
+export async function keepJobOrder(store: GarageStore, shelf: PackShelf, state: JobState, title: string, personId: string): Promise<{ id: string, title: string }> {
+  await wantPerson(store, personId)
+  const pack = state.procedure && await findPack(store, shelf, state.procedure.packId)
+  if (!pack || !state.procedure || !state.plan) throw new Refused(409, [{ path: 'id', reason: 'The layout this job was planned from is gone.' }])
+  const present = new Set(state.procedure.operations.map(operation => operation.id))
+  const order = state.plan.order.filter(step => present.has(step))
+  const base = `${pack.id.replace(/-job(-\d+)*$/, '')}-job-${state.number}`
+  for (let number = 1; ; number++) {
+    const id = `${base}${number > 1 ? `-${number}` : ''}`
+    const own = packFromJob(pack, { options: state.procedure.options, order, because: `Our order on job ${state.number}.` }, state.procedure.links, id, title)
+    const [fault] = checkPack(own, shelf.terms)
+    if (fault) throw new Refused(409, [{ path: fault.path, reason: `This order makes no layout: ${fault.reason}` }])
+    if (!shelf.packs.has(id) && await store.packs.add(id, writePack(own), personId)) return { id, title }
   }
 }
 

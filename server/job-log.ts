@@ -96,6 +96,11 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
     const { complaint, pumpTest, odometerKm } = request
     write('job-opened', { number, vehicle: vehicle satisfies Vehicle, complaint, pumpTest, odometerKm })
     write('plan-made', { procedure, plan, circumstances, clock })
+    if (request.comebackOf) {
+      const earlier = (await store.words.ofVehicle(vehicle.id)).find(entry => entry.jobId === request.comebackOf)
+      if (!earlier) throw new Refused(422, [{ path: 'comebackOf', reason: 'This car has no such job.' }])
+      write('comeback-noted', { jobId: earlier.jobId, number: earlier.number, cause: earlier.cause ?? null })
+    }
     for (const [testId, outcome] of Object.entries(findings?.outcomes ?? {})) write('finding-noted', { tableId: findings!.tableId, testId, outcome })
     for (const figure of await store.vehicles.figures(vehicle.id)) {
       if (procedure.groups.some(group => group.id === figure.group && group.part === 'vehicle')) write('figure-named', figure)

@@ -4,6 +4,8 @@ import { orderYard } from '../lib/order-yard'
 useHead({ title: 'Yard · Eldrin' })
 const yard = useYardStore()
 const garage = useGarageStore()
+const route = useRoute()
+const here = computed(() => route.query.at === 'week' ? 'week' as const : 'now' as const)
 let stop = () => {}
 onMounted(() => { stop = yard.watchYard() })
 onUnmounted(() => stop())
@@ -19,7 +21,9 @@ const closed = computed(() => (yard.jobs ?? []).filter(job => job.status === 'cl
         <div class="flex gap-2"><NuxtLink to="/jobs/new" class="button button-main">Take a car in</NuxtLink><NuxtLink to="/library" class="button no-underline">Library</NuxtLink><SettingsMenu /></div>
       </div>
     </header>
-    <main id="sheet" class="mx-auto max-w-[90rem] px-4 py-5 sm:px-7">
+    <WeekView v-if="here === 'week' && yard.jobs && garage.garage"><YardTabs :here="here" /><h1 class="text-2xl">Days ahead</h1></WeekView>
+    <main v-else id="sheet" class="mx-auto max-w-[90rem] px-4 py-5 sm:px-7">
+      <YardTabs :here="here" />
       <h1 class="text-2xl">Yard</h1>
       <p v-if="yard.failed" class="mt-3 border-l-4 border-attention pl-4" role="alert">
         The server did not answer{{ yard.jobs ? '; this is how it stood last' : '' }}. <button class="font-semibold underline" @click="yard.load()">Try again</button>

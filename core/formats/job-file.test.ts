@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../tests/support/job-log'
 import { coverAndPart } from '../../tests/support/small-pack'
@@ -62,6 +63,20 @@ describe('tables of a job', () => {
     const times = jobTable(log.state, 'times')
     expect(times.rows).toHaveLength(log.state.plan!.steps.length)
     expect(times.rows.filter(row => row[5] !== null)).toHaveLength(2)
+  })
+})
+
+describe('a table as CSV', () => {
+  it('reads back cell by cell, whatever is written into a note (property)', () => {
+    fc.assert(fc.property(fc.array(fc.string({ minLength: 1, maxLength: 40, unit: 'grapheme' }), { minLength: 1, maxLength: 5 }), (texts) => {
+      const log = TestLog.open(coverAndPart())
+      for (const [index, text] of texts.entries()) log.add('trouble-raised', { troubleId: `t${index}`, stepId: null, text, waitsFor: null, until: null })
+      const { columns } = jobTable(log.state, 'readings')
+      const rows = log.state.troubles.map((trouble, index): (string | number | null)[] => [trouble.text, index, null, trouble.at, '"'])
+      const { data, errors } = Papa.parse<string[]>(Papa.unparse({ fields: columns, data: rows }, { newline: '\r\n' }), { delimiter: ',', newline: '\r\n' })
+      expect(errors).toEqual([])
+      expect(data).toEqual([columns, ...rows.map(row => row.map(cell => cell === null ? '' : String(cell)))])
+    }))
   })
 })
 

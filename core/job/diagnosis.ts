@@ -6,6 +6,8 @@ import type { JobState } from './state'
 
 /** What was found out about the complaint, and which cause it was in the end. Tables and their ids are data. */
 export interface DiagnosisPayloads {
+  /** The car comes back for an earlier job; `cause` is what that one had found. */
+  'comeback-noted': { jobId: string, number: number, cause: string | null }
   /** `outcome` is `null` where it is taken back. */
   'finding-noted': { tableId: string, testId: string, outcome: string | null }
   /** `findings` is everything that was known when it was found. */
@@ -13,12 +15,16 @@ export interface DiagnosisPayloads {
 }
 
 export interface Diagnosis {
+  comeback: DiagnosisPayloads['comeback-noted'] | null
   /** Table of causes → test → outcome. */
   findings: Record<string, Findings>
   causeFound: (DiagnosisPayloads['cause-found'] & { at: string, personId: string }) | null
 }
 
 export const diagnosisAppliers = {
+  'comeback-noted': (state: JobState, { payload }: JobEvent<'comeback-noted'>) => {
+    state.comeback = payload
+  },
   'finding-noted': (state: JobState, { payload: { tableId, testId, outcome } }: JobEvent<'finding-noted'>) => {
     const { [testId]: _before, ...rest } = state.findings[tableId] ?? {}
     state.findings[tableId] = outcome === null ? rest : { ...rest, [testId]: outcome }

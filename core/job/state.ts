@@ -7,6 +7,7 @@ import type { GapRecord } from './gaps'
 import type { LadderRun } from './ladders'
 import type { BreakInReading } from './break-in'
 import type { MadeCheck } from './closing'
+import type { WeekPlacing } from './placing'
 import type { Diagnosis } from './diagnosis'
 import type { RoadNote } from './road-test'
 import type { Bubbles, FluidColour } from './bleeding'
@@ -150,6 +151,7 @@ export interface JobState extends BenchState, Diagnosis {
   /** Step id → gear → result. */
   gears: Record<string, Record<string, GearResult>>
   breakIn: BreakIn | null
+  site: WeekPlacing
   /** Closing checks made by hand. */
   checks: Record<string, MadeCheck>
   /** Task of the road test → what it showed. */

@@ -8,7 +8,10 @@ import { minutesLeft } from './minutes'
 import { partsDue } from './parts-due'
 import type { JobState } from './state'
 import { nextStep } from './steps'
+import type { WeekPlacing } from './placing'
 import { waitBefore } from './waits'
+import { workSegments } from './work-segments'
+import type { WorkSegment } from './work-segments'
 import type { StepWait } from './waits'
 
 export type JobStatus = 'planned' | 'in-work' | 'waiting' | 'ready' | 'break-in' | 'closed'
@@ -43,6 +46,12 @@ export interface JobSummary {
   /** The pause before the next step; it may be over. */
   nextWait: StepWait | null
   breakInToGoKm: number | null
+  /** The work that is left, cut at the waits that free the mechanic; where it is done, and when it may begin. */
+  segments: WorkSegment[]
+  site: WeekPlacing
+  /** The earlier job it comes back for, and the cause that was found, in words. */
+  comebackOf: number | null
+  cause: string | null
   lastAt: string | null
 }
 
@@ -76,6 +85,10 @@ export function summarise(state: JobState): JobSummary {
     waitsUntil: wait?.until ?? null,
     nextWait: next && waitBefore(state, next.id),
     breakInToGoKm: toGo,
+    segments: state.handedOver || state.calledOff ? [] : workSegments(state),
+    site: state.site,
+    comebackOf: state.comeback?.number ?? null,
+    cause: state.causeFound?.title ?? null,
     lastAt: state.lastAt,
   }
 }

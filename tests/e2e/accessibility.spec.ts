@@ -44,7 +44,7 @@ for (const scheme of schemes) {
       })
 
       test('on the yard, at take-in and in the Library', async ({ page, stage }) => {
-        for (const path of ['', 'jobs/new', 'library', 'library/packs/rwd-longitudinal']) {
+        for (const path of ['', '?at=week', 'jobs/new', 'library', 'library?at=history', 'library?at=learned', 'library?at=garage', 'library/cars/3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0001', 'library/packs/rwd-longitudinal']) {
           await page.goto(`${stage.app.base}/${path}`)
           await page.locator('#sheet h1').first().waitFor()
           await check(page, path)

@@ -71,6 +71,7 @@ test('every layout can be checked, and the garage keeps its own side where the t
   await page.getByRole('button', { name: 'Check every layout' }).click()
   for (const id of shelf.packs.keys()) await expect(page.getByTestId(`pack-${id}`)).toContainText('sound under every choice', { timeout: 30_000 })
   await page.getByRole('radiogroup', { name: 'The crank seal is …' }).getByRole('radio', { name: 'always renewed while it is open' }).click()
+  await page.getByRole('link', { name: 'The garage' }).click()
   await page.getByLabel('Degrees north').fill('95')
   await page.getByRole('button', { name: 'Keep these' }).click()
   await expect(page.getByRole('alert')).toContainText('from -90 to 90')

@@ -1,20 +1,25 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import Ajv2020 from 'ajv/dist/2020'
 import ICAL from 'ical.js'
-import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { exportJob} from '../../core/formats';
-import { jobCalendar, jobTable, jobTables } from '../../core/formats'
-import { reduceJob } from '../../core/job'
+import { jobCalendar, jobTable, jobTables, paperKinds, paperTitles } from '../../core/formats'
+import type { exportJob } from '../../core/formats'
+import { jobCosts, observedMinutes, reduceJob } from '../../core/job'
+import type { JobEvent, JobState } from '../../core/job'
+import type { Pack } from '../../core/packs'
+import { forGarage } from '../../server/db/for-garage'
+import { demoVehicles } from '../../server/demo/garage'
+import { DemoMechanic } from '../../server/demo/play'
+import { appendEvents } from '../../server/job-log'
 import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
 import { freshDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
-import { newJobRequest, garageId, personId } from '../support/requests'
-import { DemoMechanic } from '../../server/demo/play'
-import { appendEvents } from '../../server/job-log'
-import { forGarage } from '../../server/db/for-garage'
-import type { JobEvent } from '../../core/job'
+import { garageId, incoming, newJobRequest, personId } from '../support/requests'
 
 let database: TestDatabase
 let app: RunningApp
@@ -113,6 +118,41 @@ describe('tables and calendar', () => {
   })
 })
 
+describe('papers', () => {
+  const read = (bytes: Buffer) => {
+    const file = join(mkdtempSync(join(tmpdir(), 'eldrin-paper-')), 'paper.pdf')
+    writeFileSync(file, bytes)
+    return { text: execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }), info: execFileSync('pdfinfo', [file], { encoding: 'utf8' }), fonts: execFileSync('pdffonts', [file], { encoding: 'utf8' }) }
+  }
+  it('are PDF with our own fonts in them, and read back as what they say', async () => {
+    const jobId = await worked(null, {}, handOver)
+    await call('PATCH', '/api/garage', { taxPercent: 20, callOut: 35, partsMarginPercent: 10, labourPerHour: 60 })
+    const state = reduceJob(await log(jobId))
+    for (const kind of paperKinds) {
+      for (const [paper, size] of [['a4', '595.28 x 841.89'], ['letter', '612 x 792']]) {
+        const response = await fetch(`${app.base}/api/jobs/${jobId}/papers/${kind}?as=pdf&paper=${paper}`)
+        expect(response.headers.get('content-type')).toBe('application/pdf')
+        const { text, info, fonts } = read(Buffer.from(await response.arrayBuffer()))
+        expect(info).toContain(size)
+        expect(text).toContain(paperTitles[kind])
+        expect(text).toContain('Silver Orbeline Pico')
+        expect(text.replace(/\s+/g, ' ')).toContain('go before anything written here')
+        // Every font is embedded and can be read as text: yes, yes, yes.
+        for (const line of fonts.trim().split('\n').slice(2)) expect(line).toMatch(/AtkinsonHyperlegibleNext.*yes yes yes/)
+      }
+    }
+    const { text } = read(Buffer.from(await (await fetch(`${app.base}/api/jobs/${jobId}/papers/hand-over?as=pdf`)).arrayBuffer()))
+    expect(text).toMatch(/Pressure plate bolts\s+21 N·m \(15\.5 lbf·ft\)\s+Kit sheet: Brindle clutch kit/)
+    expect(text).toContain('Gentle stop-and-go use for 400 mi from 1,010 km')
+    const costs = jobCosts(state, { labourPerHour: 60, taxPercent: 20, partsMarginPercent: 10, callOut: 35 }, observedMinutes(await log(jobId), state))
+    const invoice = read(Buffer.from(await (await fetch(`${app.base}/api/jobs/${jobId}/papers/invoice?as=pdf`)).arrayBuffer())).text
+    expect(invoice).toContain(`$${costs.total.toFixed(2)}`)
+    expect(costs.total).toBeCloseTo((costs.estimatedMinutes + costs.partsTotal + 35) * 1.2, 6)
+    expect((await call('GET', `/api/jobs/${jobId}/papers/poem`)).status).toBe(404)
+    expect((await call('GET', `/api/jobs/${jobId}/papers/invoice?as=pdf&paper=napkin`)).status).toBe(400)
+  })
+})
+
 describe('a link for the customer', () => {
   it('shows one job to who has it, cannot be guessed, and ends when it is revoked', async () => {
     const jobId = await worked(null, {}, handOver)
@@ -160,6 +200,41 @@ describe('what the garage learns', () => {
     for (const operation of changed.slice(0, 10)) expect(operation.learned!.from).toEqual(before.find(entry => entry.id === operation.id)!.learned?.from ?? before.find(entry => entry.id === operation.id)!.minutes)
     await call('DELETE', '/api/minutes/own')
     expect((await call('GET', '/api/minutes')).json()).toEqual([])
+  })
+})
+
+describe('an order that was good, and a car that comes back', () => {
+  it('keeps the order of a job as a layout that plans the next one', async () => {
+    const jobId = await worked('pull-box', { options: { 'slave': 'opened', 'crank-seal': 'renewed' } })
+    const kept = (await call('POST', `/api/jobs/${jobId}/layout`, { title: 'Our way with the Pico', personId })).json() as { id: string }
+    const pack = (await call('GET', `/api/packs/${kept.id}`)).json() as Pack
+    expect(pack.options.map(option => option.id)).toEqual(['helper'])
+    const before = reduceJob(await log(jobId))
+    const again = reduceJob(await log(await worked('pull-box', { packId: kept.id, options: {} })))
+    const order = (state: JobState) => state.plan!.order.filter(id => state.procedure!.operations.some(operation => operation.id === id))
+    expect(order(again)).toEqual(order(before))
+    expect((await call('POST', `/api/jobs/${jobId}/layout`, { title: ' ', personId })).status).toBe(422)
+  })
+  it('ties a comeback to its job and the cause found there', async () => {
+    const found = { tableId: 'pedal', causeId: 'worn-disc', title: 'Worn disc', text: '', findings: {} }
+    const first = await worked(null, {}, (mechanic) => { mechanic.write('cause-found', found); handOver(mechanic) })
+    const request = newJobRequest({ comebackOf: first })
+    expect((await call('POST', '/api/jobs', request)).status).toBe(201)
+    expect(reduceJob(await log(request.id)).comeback).toMatchObject({ jobId: first, cause: 'Worn disc' })
+    expect((await call('POST', '/api/jobs', newJobRequest({ comebackOf: crypto.randomUUID() }))).text).toContain('comebackOf')
+  })
+  it('takes a figure over from another car of the same model, with its source', async () => {
+    const [from] = demoVehicles
+    const twin = { ...from!, id: crypto.randomUUID(), name: 'Pico, the other one', customer: 'Somebody' }
+    await call('POST', '/api/vehicles', twin)
+    const jobId = await worked('undertray-off')
+    const named = await call('POST', `/api/jobs/${jobId}/events`, { events: [incoming('figure-named', { group: 'bell-bolts', torqueNm: 44, sourceKind: 'vehicle-book', reference: 'Pico book, page 9' })] })
+    expect(named.status).toBe(200)
+    const seen = (await call('GET', `/api/vehicles/${twin.id}`)).json() as { alike: { vehicleId: string, figure: { group: string } }[] }
+    expect(seen.alike).toMatchObject([{ vehicleId: from!.id, figure: { group: 'bell-bolts', torqueNm: 44 } }])
+    expect((await call('POST', `/api/vehicles/${twin.id}/figures`, { from: from!.id, group: 'bell-bolts', personId })).status).toBe(201)
+    expect((await call('GET', `/api/vehicles/${twin.id}`)).json()).toMatchObject({ figures: [{ reference: 'Pico book, page 9, as on the Silver Orbeline Pico' }], alike: [] })
+    expect((await call('POST', `/api/vehicles/${twin.id}/figures`, { from: from!.id, group: 'keel', personId })).status).toBe(422)
   })
 })
 

@@ -19,6 +19,7 @@ const school = computed(() => state.value.procedure!.links.find(link => link.sch
     <h2 class="text-lg">{{ titleOf(stepId) }}</h2>
     <p v-if="step?.shortHanded" class="border-l-4 border-attention pl-3">Wants two, and you are alone here: {{ t(operation!.aloneWay ?? '') }}</p>
     <p v-if="school" class="text-quiet">School: {{ school }}</p>
+    <p v-if="operation?.learned" class="text-quiet">Our own {{ operation.minutes[1].toFixed(0) }} min where the layout has {{ operation.learned.from[1].toFixed(0) }}: learned from {{ operation.learned.times }} {{ operation.learned.times === 1 ? 'time' : 'times' }}.</p>
     <div v-if="movable && range" class="grid gap-2" data-testid="move">
       <div class="grid grid-cols-3 gap-2">
         <button class="button px-2!" :disabled="place <= range.first" @click="emit('shift', stepId, -1)">Earlier</button>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { PaperKind } from '../../../core/formats'
+import { issuesOf } from '../../lib/reason-of'
 
 /** The papers of a job to look at, print or take along; and the job itself in open formats. */
 const { store, path } = useJob()
@@ -13,6 +14,20 @@ const papers: { kind: PaperKind, name: string, what: string }[] = [
   { kind: 'invoice', name: 'Invoice', what: 'Computed minutes with the worked ones beside them, parts, tax.' },
 ]
 const tables = [{ name: 'bolts', what: 'Bolts' }, { name: 'readings', what: 'Readings' }, { name: 'parts', what: 'Parts' }, { name: 'times', what: 'Times' }]
+const { state } = useJob()
+const t = useTerms()
+const title = ref(`${t(state.value.procedure?.title ?? '')}, our order`)
+const kept = ref<{ id: string, title: string } | null>(null)
+const problem = ref('')
+async function keepOrder() {
+  problem.value = ''
+  try {
+    kept.value = await $fetch<{ id: string, title: string }>(`/api/jobs/${store.jobId}/layout`, { method: 'POST', body: { title: title.value.trim(), personId: garage.personId } })
+  }
+  catch (error) {
+    problem.value = issuesOf(error)[0]!.reason
+  }
+}
 useKeys({ Backspace: store.undo })
 </script>
 
@@ -27,6 +42,13 @@ useKeys({ Backspace: store.undo })
         <span class="flex gap-2"><NuxtLink class="button" :to="path(`papers/${paper.kind}`)">Look at it</NuxtLink><a class="button button-main" :href="`/api/jobs/${store.jobId}/papers/${paper.kind}?as=pdf&paper=${size}`" :aria-label="`${paper.name} as PDF`" target="_blank">PDF</a></span>
       </li>
     </ul>
+    <section class="mt-8" aria-labelledby="order-title">
+      <h2 id="order-title" class="border-b border-ink pb-1 text-lg">This job’s order as our layout</h2>
+      <p class="mt-2">The choices of this job settled, each step after the one before it. The next job can be planned by it, and it can be edited in the Library.</p>
+      <p v-if="kept" class="mt-2 border-l-4 border-good pl-3">Kept as <NuxtLink class="underline" :to="`/library/packs/${kept.id}`">{{ kept.title }}</NuxtLink>.</p>
+      <form v-else class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="keepOrder"><div class="min-w-60 flex-1"><label class="label" for="order-name">Its name</label><input id="order-name" v-model="title" class="mt-1" maxlength="120"></div><button class="button" :disabled="!title.trim()">Keep this order</button></form>
+      <p class="text-danger" role="alert">{{ problem }}</p>
+    </section>
     <p class="mt-4">The page with everything: <NuxtLink class="underline" :to="path('handover')">hand-over page</NuxtLink>.</p>
     <template #margin>
       <section class="grid gap-3">

@@ -23,7 +23,7 @@ const jobId = newId()
 
 const form = useForm({
   defaultValues: {
-    vehicleId: '', causeTable: 'pedal', outcomes: {} as Record<string, string>, symptoms: [] as string[], text: '', pumpResult: 'not-done' as NewJob['pumpTest']['result'], strokes: '', odometer: '', options: {} as Record<string, string>,
+    vehicleId: '', causeTable: 'pedal', comebackOf: '', outcomes: {} as Record<string, string>, symptoms: [] as string[], text: '', pumpResult: 'not-done' as NewJob['pumpTest']['result'], strokes: '', odometer: '', options: {} as Record<string, string>,
   },
   onSubmit: async ({ value }) => {
     serverIssues.value = []
@@ -60,6 +60,7 @@ function requestOf(value: typeof form.state.values) {
     complaint: { symptoms: value.symptoms, text: value.text },
     pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : Number(value.strokes) },
     ...(Object.keys(value.outcomes).length > 0 ? { findings: { tableId: value.causeTable, outcomes: value.outcomes } } : {}),
+    ...(value.comebackOf ? { comebackOf: value.comebackOf } : {}),
     odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
   }
 }
@@ -120,6 +121,7 @@ function added(vehicle: VehicleAnswer) {
         <section>
           <h1 class="text-2xl">Which car</h1>
           <VehiclePicker class="mt-3" :vehicles="vehicles" :model-value="values.vehicleId" @update:model-value="id => form.setFieldValue('vehicleId', id)" @added="added" />
+          <EarlierJobs v-if="values.vehicleId" :key="values.vehicleId" class="mt-4" :vehicle-id="values.vehicleId" :model-value="values.comebackOf" @update:model-value="id => form.setFieldValue('comebackOf', id)" />
           <div class="mt-4 max-w-xs">
             <label class="label" for="odometer">Odometer, {{ units.preference.value.distance }}</label>
             <input id="odometer" class="figure mt-1" inputmode="numeric" autocomplete="off" :value="values.odometer" @input="form.setFieldValue('odometer', ($event.target as HTMLInputElement).value)">

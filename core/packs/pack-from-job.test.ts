@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest'
+import { link, operation, smallPack } from '../../tests/support/small-pack'
+import { checkPack } from './check-pack'
+import { expandPack } from './expand-pack'
+import { packFromJob } from './pack-from-job'
+
+const pack = smallPack({
+  items: [{ id: 'cover', name: 'Cover', state: 'off' }],
+  operations: [
+    operation('cover-off', { takesOff: { cover: 1 }, refit: { kind: 'mirror', override: { title: 'Cover on' } } }), operation('look'), operation('measure'),
+    operation('deep', { when: [{ depth: ['deep'] }] }), operation('shallow', { when: [{ depth: ['shallow'] }] }), operation('both', { when: [{ depth: ['deep'], help: ['two'] }] }),
+  ],
+  links: [link('cover-off', 'look'), link('look', 'deep', { when: [{ depth: ['deep'] }] })],
+}, {
+  options: [
+    { id: 'depth', sentence: 'Go …', choices: [{ id: 'deep', label: 'deep' }, { id: 'shallow', label: 'shallow' }], default: 'shallow', school: false },
+    { id: 'help', sentence: 'With …', choices: [{ id: 'one', label: 'one' }, { id: 'two', label: 'two', hands: 2 }], default: 'one', school: false },
+  ],
+})
+
+describe('packFromJob', () => {
+  const procedure = expandPack(pack, { depth: 'deep', help: 'two' })
+  const order = ['cover-off', 'measure', 'look', 'both', 'deep', 'cover-off.refit']
+  const own = packFromJob(pack, { options: procedure.options, order, because: 'Our order on job 7.' }, procedure.links, 'ours', 'Ours')
+
+  it('settles the job’s choices, and keeps the one that says how many hands there are', () => {
+    expect(own.options.map(option => [option.id, option.default])).toEqual([['help', 'two']])
+    expect(own.modules[0]!.operations.map(entry => entry.id)).toEqual(['cover-off', 'look', 'measure', 'deep', 'both'])
+    expect(own.modules[0]!.operations.find(entry => entry.id === 'both')!.when).toEqual([{ help: ['two'] }])
+    expect(checkPack(own, {})).toEqual([])
+  })
+  it('expands to just that order, each habit with its because', () => {
+    const again = expandPack(own, { help: 'two' })
+    expect(again.operations.map(entry => entry.id)).toEqual(order)
+    expect(again.links.filter(entry => entry.kind === 'habit').every(entry => entry.because === 'Our order on job 7.')).toBe(true)
+    expect(again.links.some(entry => entry.before === 'measure' && entry.after === 'look' && entry.kind === 'habit')).toBe(true)
+    expect(expandPack(own, { help: 'one' }).operations.map(entry => entry.id)).not.toContain('both')
+  })
+})
