@@ -4,7 +4,7 @@
  * ELDRIN_DEMO_NOW, given to both, is the moment the pictures show.
  */
 import { execFileSync, spawn } from 'node:child_process'
-import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
@@ -22,9 +22,10 @@ const phone = { width: 390, height: 844 }
 
 const shots = {
   'yard': { size: desk, path: '/' },
-  'take-in': { size: desk, path: '/jobs/new', act: takeIn },
+  'yard-week': { size: desk, path: '/?at=week', act: askCar },
+  'take-in': { size: { width: 1280, height: 1500 }, path: '/jobs/new', act: takeIn },
   'plan-front-drive': { size: desk, path: `/jobs/${idOf(105)}/plan` },
-  'library': { size: desk, path: '/library' },
+  'library': { below: [{ size: desk, path: '/library' }, { size: desk, path: '/library?at=history', act: lookUp }, { size: desk, path: '/library?at=learned' }] },
   'work': { size: desk, path: `/jobs/${idOf(104)}/work` },
   'phones': { beside: [
     { size: phone, path: `/jobs/${idOf(104)}/work` },
@@ -66,7 +67,17 @@ const shots = {
     { size: desk, path: `/jobs/${idOf(102)}/bench?at=parts`, act: orderFlywheel },
   ] },
   'ladder': { size: desk, path: `/jobs/${idOf(104)}/work`, act: climb },
-  'prove': { below: [{ size: desk, path: `/jobs/${idOf(101)}/prove` }, { size: desk, path: `/jobs/${idOf(101)}/handover` }] },
+  'prove': { below: [
+    { size: desk, path: `/jobs/${idOf(107)}/prove` },
+    { size: desk, path: `/jobs/${idOf(107)}/prove?at=road`, act: hear },
+    { size: desk, path: `/jobs/${idOf(101)}/prove?at=break-in` },
+    { size: desk, path: `/jobs/${idOf(101)}/prove?at=money` },
+  ] },
+  'papers': { beside: [
+    { size: desk, path: `/jobs/${idOf(101)}/prove?at=papers`, act: paperPage('hand-over') },
+    { size: desk, path: `/jobs/${idOf(101)}/prove?at=papers`, act: paperPage('invoice') },
+    { size: phone, path: `/jobs/${idOf(101)}/prove?at=break-in`, act: asCustomer },
+  ] },
 }
 
 async function takeIn(page) {
@@ -77,6 +88,42 @@ async function takeIn(page) {
   await page.getByLabel('Strokes').fill('18')
   await page.waitForFunction(() => !document.body.innerText.includes(' …\n'), null, { timeout: 20_000 }).catch(() => {})
   await page.waitForTimeout(2500)
+}
+
+async function askCar(page) {
+  await page.getByTestId('week-102').click()
+  await page.evaluate(() => window.scrollTo(0, 0))
+}
+
+async function lookUp(page) {
+  await page.getByLabel('Look for').fill('kit')
+  await page.getByTestId('found').waitFor()
+}
+
+/** A hum at a speed, and which part makes it. */
+async function hear(page) {
+  await page.getByLabel(/^At, /).fill('95')
+  await page.getByLabel('Heard, Hz').fill('52')
+}
+
+/** The first page of a paper as it comes out of the printer. */
+function paperPage(kind) {
+  return async (page, file) => {
+    const address = new URL(await page.locator(`a[href*="papers/${kind}?as=pdf"]`).getAttribute('href'), page.url())
+    const into = mkdtempSync(join(tmpdir(), 'eldrin-paper-'))
+    writeFileSync(join(into, 'paper.pdf'), Buffer.from(await (await fetch(address)).arrayBuffer()))
+    execFileSync('pdftoppm', ['-png', '-r', '90', '-f', '1', '-singlefile', join(into, 'paper.pdf'), file.replace(/\.png$/, '')])
+    rmSync(into, { recursive: true })
+    return 'taken'
+  }
+}
+
+/** What the customer sees through the link. */
+async function asCustomer(page) {
+  const make = page.getByRole('button', { name: 'Make a link' })
+  if (await make.count() > 0) await make.click()
+  await page.goto(await page.getByTestId('share-link').getAttribute('href'))
+  await page.getByTestId('stands').waitFor()
 }
 
 async function askPart(page) {

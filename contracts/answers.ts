@@ -56,6 +56,9 @@ export interface SharedAnswer {
   breakIn: { writtenAs: string, source: string, distanceKm: number, readings: { at: string, odometerKm: number }[], report: BreakInReport } | null
 }
 
+/** `GET /api/kits`: a figure of a kit sheet, and the job it was named in last. */
+export interface KitLine { reference: string, group: string, figure: Figure, jobNumber: number }
+
 /** `GET /api/vehicles/:id` */
 export interface VehicleHistory {
   vehicle: VehicleAnswer

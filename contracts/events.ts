@@ -42,6 +42,7 @@ export const payloads = {
   'gear-tried': z.strictObject({ stepId, gear: z.string().min(1).max(4), result: z.enum(['clean', 'stiff', 'noisy', 'refuses']) }),
   'break-in-set': z.strictObject({ distanceKm: z.number().positive('The distance is above zero.').max(10_000, 'No break-in is that long. Check the unit.'), writtenAs: words(40), source: words(200), odometerKm: odometer }),
   'odometer-read': z.strictObject({ odometerKm: odometer, stopAndGo: z.number().min(0).max(1).optional(), hard: z.boolean().optional() }),
+  'paid': z.strictObject({ amount: z.number().min(-1e6).max(1e6, 'No job costs that much.').refine(value => value !== 0, 'How much was it?'), how: words(120) }),
   'week-placed': z.strictObject({ site: z.enum(['bay', 'driveway']), travelMinutes: z.number().min(0).max(600, 'Nobody drives that long to a clutch.'), notBefore: instant.nullable() }),
   'comeback-noted': z.strictObject({ jobId: uuid, number: z.number().int().positive(), cause: words(200).nullable() }),
   'finding-noted': z.strictObject({ tableId: key, testId: key, outcome: key.nullable() }),

@@ -205,6 +205,7 @@ export async function record(tx: Executor, garageId: string, log: JobEvent[], ad
     if (event.type === 'figure-named' && event.payload.sourceKind === 'vehicle-book') {
       await store.vehicles.keepFigure(state.vehicle!.id, event.payload, event.payload.entered?.by ?? event.personId)
     }
+    if (event.type === 'figure-named' && event.payload.sourceKind === 'kit-sheet' && !event.payload.borrowed) await store.kits.keep(state.jobId!, event.payload)
     if (event.type === 'fastener-described' && state.procedure?.groups.some(group => group.id === event.payload.group && group.part === 'vehicle')) {
       await store.vehicles.keepFastener(state.vehicle!.id, event.payload.group, event.payload.fastener)
     }

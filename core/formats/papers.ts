@@ -4,6 +4,7 @@ import { jobCosts, jobPackages } from '../job/costs'
 import type { Rates } from '../job/costs'
 import { openBeforeHandover } from '../job/ledger'
 import type { ObservedMinutes } from '../job/observed-minutes'
+import { paidSoFar } from '../job/payments'
 import { jobFigure } from '../job/runs'
 import type { JobState } from '../job/state'
 
@@ -139,7 +140,7 @@ function breakInCard(state: JobState, { distance, day }: PaperContext): PaperSec
   ] }]
 }
 
-function invoice(state: JobState, { text, money, rates, observed }: PaperContext): PaperSection[] {
+function invoice(state: JobState, { text, money, day, rates, observed }: PaperContext): PaperSection[] {
   const costs = jobCosts(state, rates, observed)
   return [
     { title: 'Labor', lines: [`Charged by the computed minutes of the plan; worked minutes stand beside them. An hour is ${money(rates.labourPerHour)}.`], table: {
@@ -147,7 +148,10 @@ function invoice(state: JobState, { text, money, rates, observed }: PaperContext
       rows: [...costs.byPhase.map(entry => [phaseNames[entry.phase], hours(entry.estimated), entry.actual === null ? 'not timed' : hours(entry.estimated - entry.timedEstimate + entry.actual), money(entry.estimated / 60 * rates.labourPerHour)]), ['Labor', hours(costs.estimatedMinutes), hours(costs.actualMinutes), money(costs.labour)]],
     } },
     partsSection(costs.parts, text, money),
-    { title: 'To pay', table: { head: ['', ''], right: [1], sums: 1, rows: totals(costs.labour, costs.partsTotal, costs.callOut, costs.tax, costs.total, rates, money) }, ...(costs.unpriced.length ? { lines: [`Without a price, so not in the sum: ${costs.unpriced.map(text).join(', ')}.`] } : {}) },
+    { title: state.payments.length === 0 ? 'To pay' : 'To pay and paid', table: { head: ['', ''], right: [1], sums: 1, rows: [
+      ...totals(costs.labour, costs.partsTotal, costs.callOut, costs.tax, costs.total, rates, money),
+      ...state.payments.map(payment => [`Paid ${day(payment.at)}, ${payment.how}`, money(-payment.amount)]), ...(state.payments.length ? [['Still to pay', money(costs.total - paidSoFar(state))]] : []),
+    ] }, ...(costs.unpriced.length ? { lines: [`Without a price, so not in the sum: ${costs.unpriced.map(text).join(', ')}.`] } : {}) },
   ]
 }
 

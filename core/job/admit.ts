@@ -152,7 +152,7 @@ const judges: Judges = {
 const afterCallOff: EventType[] = ['note-added', 'undone']
 
 /** Acts that still make sense when the car is with its owner again. */
-const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared', 'old-part-gone', 'cause-found']
+const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared', 'old-part-gone', 'cause-found', 'paid']
 
 /**
  * Whether an event may enter the log of a job in this state.

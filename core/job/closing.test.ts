@@ -4,6 +4,7 @@ import { coverAndPart, link, operation } from '../../tests/support/small-pack'
 import { closing } from './closing'
 import { findingsOf } from './diagnosis'
 import { openBeforeHandover } from './ledger'
+import { paidSoFar } from './payments'
 
 const small = coverAndPart()
 const down = { ...small.modules[0]!, operations: [...small.modules[0]!.operations, operation('drive', { phase: 'prove', place: 'cab', car: 'ground' })], links: [...small.modules[0]!.links, link('cover-off.refit', 'drive', { mirror: false })] }
@@ -66,6 +67,11 @@ describe('what is known of a complaint', () => {
     log.add('finding-noted', { tableId: 'pedal', testId: 'smell', outcome: null })
     expect(findingsOf(log.state, table)).not.toHaveProperty('smell')
     expect(log.refusal('finding-noted', { tableId: 'pedal', testId: 'smell', outcome: null })).toContain('Nothing was noted')
+  })
+  it('adds up what was paid', () => {
+    const log = open().add('paid', { amount: 100, how: 'cash' }).add('paid', { amount: -20, how: 'given back' })
+    expect(paidSoFar(log.state)).toBe(80)
+    expect(log.state.payments[0]).toMatchObject({ how: 'cash', personId: 'p' })
   })
   it('keeps the cause that was found', () => {
     expect(open().add('cause-found', { tableId: 'pedal', causeId: 'worn', title: 'Worn disc', text: 'Rivets level', findings: { slips: 'yes' } }).state.causeFound).toMatchObject({ causeId: 'worn', personId: 'p' })

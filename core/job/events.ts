@@ -4,6 +4,7 @@ import type { Plan } from '../sequence/types'
 import type { BenchPayloads } from './bench-events'
 import type { BleedPayloads } from './bleeding'
 import type { ClosingPayloads } from './closing'
+import type { PaymentPayloads } from './payments'
 import type { PlacingPayloads } from './placing'
 import type { DiagnosisPayloads } from './diagnosis'
 import type { RoadPayloads } from './road-test'
@@ -34,7 +35,7 @@ export interface Vehicle {
 export interface RunWrench { id: string, name: string, overdue: boolean, adapterLengthMm: number, adapterAngleDeg: number, lengthMm: number }
 
 /** What each type of event carries. */
-export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayloads, DiagnosisPayloads, PlacingPayloads, RoadPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
+export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayloads, DiagnosisPayloads, PaymentPayloads, PlacingPayloads, RoadPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
   'job-opened': {
     number: number
     vehicle: Vehicle

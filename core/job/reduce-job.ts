@@ -5,6 +5,7 @@ import { noCircumstances } from './circumstances'
 import { bleedAppliers } from './bleeding'
 import { closingAppliers } from './closing'
 import { diagnosisAppliers } from './diagnosis'
+import { paymentAppliers } from './payments'
 import { placingAppliers } from './placing'
 import { roadAppliers } from './road-test'
 import { cautionAppliers } from './cautions'
@@ -28,7 +29,7 @@ export function emptyJob(): JobState {
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
     notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, reservoirs: {}, gears: {},
-    breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, checks: {}, road: {}, findings: {}, causeFound: null, comeback: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
+    breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, payments: [], checks: {}, road: {}, findings: {}, causeFound: null, comeback: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
 
@@ -183,6 +184,7 @@ const appliers: Appliers = {
   ...bleedAppliers,
   ...diagnosisAppliers,
   ...placingAppliers,
+  ...paymentAppliers,
   ...closingAppliers,
   ...roadAppliers,
   ...reservoirAppliers,

@@ -7,6 +7,7 @@ import type { GapRecord } from './gaps'
 import type { LadderRun } from './ladders'
 import type { BreakInReading } from './break-in'
 import type { MadeCheck } from './closing'
+import type { Payment } from './payments'
 import type { WeekPlacing } from './placing'
 import type { Diagnosis } from './diagnosis'
 import type { RoadNote } from './road-test'
@@ -152,6 +153,7 @@ export interface JobState extends BenchState, Diagnosis {
   gears: Record<string, Record<string, GearResult>>
   breakIn: BreakIn | null
   site: WeekPlacing
+  payments: Payment[]
   /** Closing checks made by hand. */
   checks: Record<string, MadeCheck>
   /** Task of the road test → what it showed. */

@@ -11,7 +11,7 @@ const undoable: EventType[] = [
   'run-started', 'bolt-turned', 'bolt-stopped', 'stop-cleared', 'bolt-broken', 'run-dropped', 'bleed-opened', 'stroke-counted', 'rest-started', 'pedal-judged', 'gear-tried',
   'break-in-set', 'odometer-read', 'left-open', 'handed-over', 'called-off',
   'sheet-read', 'orientation-noted', 'orientation-confirmed', 'old-part-gone', 'renewal-weighed', 'renewal-decided', 'way-chosen', 'promised', 'part-came',
-  'ladder-opened', 'rung-begun', 'rung-ended', 'gap-measured', 'caution-acknowledged', 'entry-replaced', 'reservoir-set', 'reservoir-topped', 'reservoir-drawn', 'bleed-switched', 'portion-moved', 'fluid-bought', 'finding-noted', 'cause-found', 'comeback-noted', 'week-placed', 'check-made', 'road-noted',
+  'ladder-opened', 'rung-begun', 'rung-ended', 'gap-measured', 'caution-acknowledged', 'entry-replaced', 'reservoir-set', 'reservoir-topped', 'reservoir-drawn', 'bleed-switched', 'portion-moved', 'fluid-bought', 'finding-noted', 'cause-found', 'comeback-noted', 'week-placed', 'paid', 'check-made', 'road-noted',
 ]
 
 /** The last act that can be undone, or `null`. Given first in the log and still counting. */
@@ -34,7 +34,7 @@ export function describeEvent(event: JobEvent, events: JobEvent[]): string {
     'renewal-weighed': 'What is put into the question', 'renewal-decided': 'Decision', 'way-chosen': 'Way chosen', 'promised': 'Promise', 'part-came': 'Part is here',
     'ladder-opened': 'Trouble on its ladder', 'rung-begun': 'Rung begun', 'rung-ended': 'How the rung went', 'gap-measured': 'Gap',
     'caution-acknowledged': 'Caution read', 'entry-replaced': 'New part', 'reservoir-set': 'Reservoir', 'reservoir-topped': 'Fluid poured in', 'reservoir-drawn': 'Fluid drawn off',
-    'bleed-switched': 'Another way of bleeding', 'portion-moved': 'Fluid through the line', 'fluid-bought': 'Fluid bought', 'finding-noted': 'What was found', 'comeback-noted': 'Comeback', 'week-placed': 'Place in the week', 'cause-found': 'Cause', 'check-made': 'Closing check', 'road-noted': 'Road test',
+    'bleed-switched': 'Another way of bleeding', 'portion-moved': 'Fluid through the line', 'fluid-bought': 'Fluid bought', 'finding-noted': 'What was found', 'comeback-noted': 'Comeback', 'week-placed': 'Place in the week', 'paid': 'Payment', 'cause-found': 'Cause', 'check-made': 'Closing check', 'road-noted': 'Road test',
   }
   if (event.type === 'step-done') return stepView(reduceJob(events), event.payload.stepId)?.title ?? 'Step'
   return named[event.type] ?? event.type

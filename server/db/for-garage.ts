@@ -1,6 +1,7 @@
 import type { Executor } from './client'
 import { garageQueries } from './queries/garage'
 import { jobQueries } from './queries/jobs'
+import { kitQueries } from './queries/kits'
 import { learnedQueries } from './queries/learned'
 import { packQueries } from './queries/packs'
 import { shareQueries } from './queries/shares'
@@ -14,7 +15,7 @@ import { wrenchQueries } from './queries/wrenches'
  */
 export function forGarage(db: Executor, garageId: string) {
   return { garage: garageQueries(db, garageId), vehicles: vehicleQueries(db, garageId), jobs: jobQueries(db, garageId), packs: packQueries(db, garageId), wrenches: wrenchQueries(db, garageId),
-    learned: learnedQueries(db, garageId), shares: shareQueries(db, garageId), words: wordQueries(db, garageId) }
+    kits: kitQueries(db, garageId), learned: learnedQueries(db, garageId), shares: shareQueries(db, garageId), words: wordQueries(db, garageId) }
 }
 
 export type GarageStore = ReturnType<typeof forGarage>

@@ -184,3 +184,13 @@ export const jobWords = pgTable('job_words', {
   words: text('words').notNull(),
   found: tsvector('found').generatedAlwaysAs(sql`to_tsvector('simple', words)`),
 }, table => [index('job_words_found').using('gin', table.found)])
+
+/** Figures from kit sheets as they were named in jobs, so that the next job with the same kit has them. */
+export const kitFigure = pgTable('kit_figure', {
+  garageId: garageId(),
+  reference: text('reference').notNull(),
+  group: text('fastener_group').notNull(),
+  figure: jsonb('figure').$type<Figure>().notNull(),
+  jobId: uuid('job_id').notNull().references(() => job.id),
+  namedAt: timestamp('named_at', { withTimezone: true }).notNull().defaultNow(),
+}, table => [primaryKey({ columns: [table.garageId, table.reference, table.group] })])

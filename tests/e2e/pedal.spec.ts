@@ -90,6 +90,7 @@ test('an upgrade that does not release is found before it is fitted, air is esti
   await page.getByRole('radio', { name: 'was opened' }).click()
   await page.getByRole('link', { name: 'See why a rest works' }).click()
   await expect(page.getByTestId('bleed-outcome')).toContainText('Firm after')
+  await expect(page.getByTestId('ways-compared').getByRole('listitem')).toHaveCount(6)
   await page.getByLabel('It rises by, degrees').fill('0')
   await expect(page.getByTestId('bleed-outcome')).toContainText('air stays where it is')
   await settled(page)

@@ -101,6 +101,20 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
     await expect(page.getByText('Red Hallux Dart').first()).toBeVisible()
   })
 
+  await test.step('paid', async () => {
+    await view(page, stage, worked, 'prove?at=money')
+    await expect(page.getByTestId('to-pay')).toContainText('still to pay')
+    await page.getByLabel('Came in').fill('100')
+    await page.getByRole('button', { name: 'Write the payment down' }).click()
+    await expect(page.getByText('How was it paid?')).toBeVisible()
+    await page.getByLabel('How', { exact: true }).fill('cash')
+    await page.getByRole('button', { name: 'Write the payment down' }).click()
+    await page.getByLabel('How', { exact: true }).fill('card')
+    await page.getByRole('button', { name: 'Write the payment down' }).click()
+    await expect(page.getByTestId('to-pay')).toHaveText('All is paid.')
+    await settled(page)
+  })
+
   await test.step('500 miles, seen by the customer without an account', async () => {
     await view(page, stage, worked, 'prove?at=break-in')
     await drive(page, 5, 1300)

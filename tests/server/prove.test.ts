@@ -223,6 +223,13 @@ describe('an order that was good, and a car that comes back', () => {
     expect(reduceJob(await log(request.id)).comeback).toMatchObject({ jobId: first, cause: 'Worn disc' })
     expect((await call('POST', '/api/jobs', newJobRequest({ comebackOf: crypto.randomUUID() }))).text).toContain('comebackOf')
   })
+  it('keeps the figures of kit sheets for the next job with that kit', async () => {
+    await worked('cover-tighten', {}, mechanic => mechanic.write('figure-named', { group: 'cover-bolts', torqueNm: 22, sourceKind: 'kit-sheet', reference: 'Thistle kit T-9, sheet' }))
+    await worked('cover-tighten', {}, mechanic => mechanic.write('figure-named', { group: 'cover-bolts', torqueNm: 23, sourceKind: 'kit-sheet', reference: 'Thistle kit T-9, sheet' }))
+    const kits = (await call('GET', '/api/kits?group=cover-bolts')).json() as { reference: string, figure: { torqueNm: number } }[]
+    expect(kits.filter(kit => kit.reference.startsWith('Thistle')).map(kit => kit.figure.torqueNm)).toEqual([23])
+    expect((await call('GET', '/api/kits?group=keel')).json()).toEqual([])
+  })
   it('takes a figure over from another car of the same model, with its source', async () => {
     const [from] = demoVehicles
     const twin = { ...from!, id: crypto.randomUUID(), name: 'Pico, the other one', customer: 'Somebody' }

@@ -90,6 +90,20 @@ function borrow() {
   sourceKind.value = 'trade-practice'
   reference.value = `Figure of the ${t(lent.group.name).toLowerCase()}: ${lent.figure.reference}`.slice(0, 200)
 }
+/** A kit sheet's figure from an earlier job, with its stages, into the form. */
+function takeKit(kit: Figure) {
+  const shown = (nm: number) => units.torque(nm).main
+  const [head, ...rest] = kit.stages ?? [{ kind: 'torque' as const, torqueNm: kit.torqueNm }]
+  const { text, unit: shownUnit } = shown(head?.kind === 'torque' ? head.torqueNm : kit.torqueNm)
+  value.value = text
+  unit.value = shownUnit as TorqueUnit
+  rows.value = rest.map((stage): StageRow => stage.kind === 'torque' ? { kind: 'torque', text: shown(stage.torqueNm).text } : stage.kind === 'angle' ? { kind: 'angle', text: String(stage.angleDeg) } : stage.kind === 'wait' ? { kind: 'wait', text: String(stage.minutes) } : { kind: 'lap', text: '' })
+  sourceKind.value = 'kit-sheet'
+  reference.value = kit.reference
+  condition.value = kit.condition ?? ''
+  renew.value = kit.renew ?? ''
+  pattern.value = kit.pattern ?? ''
+}
 function submit() {
   tried.value = true
   if (problem.value || !figure.value) return
@@ -102,6 +116,7 @@ function submit() {
     <p v-if="computedCeiling && ceiling" class="border-l-4 border-attention pl-3">
       <span class="label">Computed, not a specification.</span> A cautious range is <TorqueFigure :torque-nm="ceiling.cautiousNm.low" /> to <TorqueFigure :torque-nm="ceiling.cautiousNm.high" />. It stands under your name on the hand-over paper.
     </p>
+    <KnownKits v-if="group.part === 'kit' && !computedCeiling" :group="group.id" @take="takeKit" />
     <div>
       <label class="label" :for="`torque-${group.id}`">Torque</label>
       <div class="mt-1 flex gap-2">

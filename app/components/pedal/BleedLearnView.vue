@@ -21,7 +21,7 @@ const line = computed((): BleedLine | null => fields.some(problemOf) ? null : {
   boreMm: given.bore, pieces: [{ lengthMm: given.length * 0.35, slopeDeg: given.slope * 0.8 }, { lengthMm: given.length * 0.3, slopeDeg: given.slope * 0.4 }, { lengthMm: given.length * 0.35, slopeDeg: Math.min(85, given.slope * 1.8) }],
   masterBoreMm: given.master, strokeMm: 22, pedalRatio: 6, airMl: given.air, heldShare: 0.35, reservoirMl: 250, lowMl: 120, pressureBar: 20, lostMostMm: 10,
 })
-const { report, problem } = useBleedSimulation(line, method, seed)
+const { report, ways, problem } = useBleedSimulation(line, method, seed)
 watch(report, () => { round.value = Math.min(round.value, (report.value?.rounds.length ?? 1) - 1) })
 const shown = computed(() => report.value?.rounds[round.value] ?? null)
 const [W, H, LEFT] = [640, 220, 44]
@@ -81,6 +81,10 @@ useKeys({ Backspace: store.undo })
         <text :x="LEFT - 6" y="22" text-anchor="end" class="figure text-sm" fill="var(--ink)">{{ given.air }}</text><text x="4" :y="H - 60" class="text-sm" fill="var(--quiet)">ml</text><text :x="W - 12" :y="H - 8" text-anchor="end" class="text-sm" fill="var(--ink)">{{ minutesText(points.at(-1)!.atMinutes) }}</text>
       </svg>
     </template>
+    <section v-if="ways.length" class="mt-4 max-w-3xl" aria-labelledby="ways-title" data-testid="ways-compared">
+      <h2 id="ways-title" class="border-b border-ink pb-1 text-lg">Every way on this line</h2>
+      <ul class="ruled"><li v-for="way in ways" :key="way.method" class="flex flex-wrap justify-between gap-x-4 py-1.5" :class="way.method === method ? 'font-semibold' : ''"><span>{{ bleedWords[way.method] }}</span><span v-if="way.roundsNeeded"><span class="figure">{{ way.roundsNeeded }}</span> {{ way.roundsNeeded === 1 ? 'round' : 'rounds' }}, {{ minutesText(way.minutesNeeded!) }}, <span class="figure">{{ Math.round(Math.abs(way.usedMl)) }} ml</span></span><span v-else class="text-attention">not firm, {{ way.airMl.toFixed(1) }} ml stay</span></li></ul>
+    </section>
     <div class="mt-4 grid max-w-3xl gap-3 border-t border-rule pt-4 sm:grid-cols-3">
       <div v-for="field in fields" :key="field.id"><label class="label" :for="`learn-${field.id}`">{{ field.name }}</label><input :id="`learn-${field.id}`" v-model.number="given[field.id]" type="number" class="figure mt-1" :min="field.low" :max="field.high" :step="field.step"><p v-if="problemOf(field)" class="text-danger">{{ problemOf(field) }}</p></div>
     </div>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { jobCosts } from '../../../core/job/costs'
+import { paidSoFar } from '../../../core/job/payments'
 import { observedMinutes } from '../../../core/job/observed-minutes'
 import { minutesText } from '../../lib/durations'
+import { momentText } from '../../lib/moments'
 
 /** What was planned beside what was worked, by phase, and what that means in money. */
 const { store, state } = useJob()
@@ -19,6 +21,17 @@ const far = computed(() => observed.value.flatMap((entry) => {
   const off = entry.minutes - operation.minutes[1]
   return Math.abs(off) < 2 ? [] : [{ ...entry, title: operation.title, planned: operation.minutes[1], off }]
 }).sort((a, b) => Math.abs(b.off) - Math.abs(a.off)).slice(0, 8))
+const toPay = computed(() => costs.value.total - paidSoFar(state.value))
+const amount = ref('')
+const how = ref('')
+const problem = ref('')
+function pay() {
+  const value = amount.value.trim() === '' ? Math.round(toPay.value * 100) / 100 : Number(amount.value.replace(',', '.'))
+  problem.value = !Number.isFinite(value) || value === 0 ? 'How much came in, as a number?' : how.value.trim() === '' ? 'How was it paid?' : ''
+  if (problem.value || !store.write('paid', { amount: value, how: how.value.trim() })) return
+  amount.value = ''
+  how.value = ''
+}
 useKeys({ Backspace: store.undo })
 </script>
 
@@ -51,6 +64,11 @@ useKeys({ Backspace: store.undo })
           <dt>Parts</dt><dd class="figure text-right">{{ money(costs.partsTotal) }}</dd><template v-if="costs.callOut"><dt>Call-out</dt><dd class="figure text-right">{{ money(costs.callOut) }}</dd></template>
           <template v-if="costs.tax"><dt>Tax</dt><dd class="figure text-right">{{ money(costs.tax) }}</dd></template><dt class="font-bold">In all, by the plan</dt><dd class="figure text-right font-bold">{{ money(costs.total) }}</dd><dt>In all, by the clock</dt><dd class="figure text-right">{{ money(costs.totalActual) }}</dd>
         </dl>
+        <h3 class="border-b border-rule pt-2 pb-1 text-base">Paid</h3>
+        <ul v-if="state.payments.length" class="ruled"><li v-for="payment in state.payments" :key="payment.at" class="flex justify-between gap-3 py-1.5"><span>{{ momentText(payment.at) }}, {{ payment.how }}</span><span class="figure">{{ money(payment.amount) }}</span></li></ul>
+        <p data-testid="to-pay">{{ toPay > 0.005 ? `${money(toPay)} still to pay.` : toPay < -0.005 ? `${money(-toPay)} too much was paid.` : 'All is paid.' }}</p>
+        <form class="grid grid-cols-[7rem_1fr] items-end gap-2" novalidate @submit.prevent="pay"><div><label class="label" for="paid">Came in</label><input id="paid" v-model="amount" class="figure mt-1" inputmode="decimal" autocomplete="off" :placeholder="toPay > 0 ? toPay.toFixed(2) : ''"></div><div><label class="label" for="paid-how">How</label><input id="paid-how" v-model="how" class="mt-1" maxlength="120" placeholder="cash, card, transfer"></div><button class="button col-span-2">Write the payment down</button></form>
+        <p class="text-danger" role="alert">{{ problem }}</p>
         <p v-if="costs.unpriced.length" class="text-quiet">Without a price: {{ costs.unpriced.map(t).join(', ') }}.</p>
         <p>Rates stand in the <NuxtLink class="underline" to="/library">Library</NuxtLink>. After the hand-over the timed minutes go into the garage’s own estimates.</p>
       </section>

@@ -33,7 +33,8 @@ const line = computed(() => job.value && lines.value.get(job.value.id)!)
 const late = computed(() => jobs.value.filter(entry => plan.value.late[entry.id]! > 0))
 const beyond = computed(() => jobs.value.filter(entry => plan.value.ends[entry.id] === Infinity))
 const filled = computed(() => plan.value.waits.filter(wait => wait.filledBy.length > 0))
-watch(line, (found) => { travel.value = found ? String(found.site.travelMinutes) : '' })
+// What is being typed stays, whatever the yard hears meanwhile.
+watch(asked, () => { travel.value = line.value ? String(line.value.site.travelMinutes) : '' })
 
 async function place(jobId: string, change: Partial<WeekPlacing>) {
   const { site } = lines.value.get(jobId)!

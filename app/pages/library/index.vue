@@ -23,6 +23,7 @@ const lines = ref<PackLine[]>([])
       <div v-else class="grid gap-12">
         <PackList @loaded="loaded => { lines = loaded }" />
         <WrenchShelf />
+        <KitShelf />
         <SchoolDefaults :lines="lines" />
       </div>
     </main>
