@@ -16,7 +16,8 @@ export default defineNuxtConfig({
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },
-    build: { rollupOptions: { output: { experimentalMinChunkSize: 20_000 } } },
+    // The core is pure: what of it is not used is left out, whatever names it on the way.
+    build: { rollupOptions: { output: { experimentalMinChunkSize: 2_000 }, treeshake: { moduleSideEffects: (id, external) => external || /node_modules/.test(id) || !/\/(core|contracts)\//.test(id) } } },
   },
   nitro: {
     preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true },

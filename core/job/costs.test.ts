@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../tests/support/job-log'
 import { link, operation, smallPack } from '../../tests/support/small-pack'
-import { jobCosts, jobPackages } from './costs'
+import { jobCosts } from './costs'
+import { jobPackages } from './offers'
 import { workSegments } from './work-segments'
 
 const rates = { labourPerHour: 60, taxPercent: 20, partsMarginPercent: 10, callOut: 30 }
