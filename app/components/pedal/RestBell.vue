@@ -10,5 +10,5 @@ useRestBell(computed(() => Object.entries(state.value.bleeding).flatMap(([stepId
 </script>
 
 <template>
-  <span hidden />
+  <span hidden data-testid="rest-bell" />
 </template>
