@@ -37,7 +37,7 @@ async function forget(what: 'minutes' | 'causes') {
   }
 }
 const minutes = (value: number) => value < 9.95 ? value.toFixed(1) : String(Math.round(value))
-const why = (line: LearnedLine) => `${line.learned.used} ${line.learned.used === 1 ? 'time' : 'times'} of ours weigh ${Math.round(line.learned.weight * 100)} in 100, the layout’s estimate the rest${line.learned.setAside.length ? `; ${line.learned.setAside.length} set aside: ${[...new Set(line.learned.setAside.map(entry => entry.because))].join(' ').toLowerCase()}` : ''}`
+const why = (line: LearnedLine) => `${line.learned.used} ${line.learned.used === 1 ? 'time of ours weighs' : 'times of ours weigh'} ${Math.round(line.learned.weight * 100)} in 100, the layout’s estimate the rest${line.learned.setAside.length ? `; ${line.learned.setAside.length} set aside: ${[...new Set(line.learned.setAside.map(entry => entry.because))].join(' ').toLowerCase()}` : ''}`
 </script>
 
 <template>
