@@ -6,7 +6,7 @@ const faultOf = (change: object) => bleedWay.safeParse({ ...cup, ...change }).er
 
 describe('a way of bleeding in a pack', () => {
   it('reads with everything left out that is as usual', () => {
-    expect(bleedWay.parse(cup)).toMatchObject({ strokeShare: 0, people: 1, bleeder: false, calls: [] })
+    expect(bleedWay.parse(cup)).toMatchObject({ strokeShare: 0, bleeder: false, calls: [] })
   })
   it.each([
     [{ portionMl: 0 }, 'portionMl'], [{ counts: 'strokes' }, 'portionMl'], [{ strokeShare: 0.5 }, 'strokeShare'], [{ method: 'prayer' }, 'method'], [{ perRound: 0 }, 'perRound'],

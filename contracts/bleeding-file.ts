@@ -9,7 +9,7 @@ export const bleedWay = z.strictObject({
   id, title: sentence, method: z.enum(bleedMethods), counts: z.enum(bleedCounts), one: sentence, many: sentence,
   perRound: z.number().int().min(1).max(100), restMinutes: z.number().int().min(1).max(1440),
   strokeShare: z.number().min(0).max(1).default(0), portionMl: z.number().min(-500).max(500).default(0),
-  people: z.union([z.literal(1), z.literal(2)]).default(1), bleeder: z.boolean().default(false),
+  bleeder: z.boolean().default(false),
   calls: z.array(z.strictObject({ say: sentence, by: z.enum(['pedal', 'bleeder']), seconds: z.number().min(0.5).max(30), about: sentence })).default([]),
   ready: z.array(sentence).min(1), round: z.array(sentence).min(1), over: sentence, wrong: sentence,
 })

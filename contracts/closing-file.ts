@@ -9,7 +9,7 @@ export const closingCheck = z.strictObject({
   .refine(check => (check.kind === 'hand') === (check.good !== undefined && check.bad !== undefined), { path: ['good'], error: 'a check by hand, and no other, says what good and bad are called' })
   .transform((value): ClosingCheck => value)
 
-export const roadTask = z.strictObject({ id, title: sentence, say: sentence, finds: id }).transform((value): RoadTask => value)
+export const roadTask = z.strictObject({ id, title: sentence, say: sentence }).transform((value): RoadTask => value)
 
 /** `packs/closing.yaml` */
 export const closingFile = z.array(closingCheck).min(1)

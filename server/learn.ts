@@ -1,6 +1,6 @@
 import { learnMinutes } from '../core/sequence'
 import type { LearnedMinutes } from '../core/sequence'
-import { withLearnedMinutes } from '../core/packs/learned-pack'
+import { packMinutes, withLearnedMinutes } from '../core/packs/learned-pack'
 import type { Pack, ThreePoint } from '../core/packs'
 import type { GarageStore } from './db/for-garage'
 import type { WorkedRow } from './db/queries/learned'
@@ -17,6 +17,6 @@ export function learnedFrom(rows: WorkedRow[], priorOf: (operationId: string) =>
 
 /** A pack as this garage works it: its own minutes where it has any. */
 export async function learnedPack(store: GarageStore, pack: Pack): Promise<Pack> {
-  const priors = new Map(pack.modules.flatMap(module => module.operations.map(operation => [operation.id, operation.minutes] as const)))
+  const priors = packMinutes(pack)
   return withLearnedMinutes(pack, learnedFrom(await store.learned.minutes([...priors.keys()]), id => priors.get(id)))
 }

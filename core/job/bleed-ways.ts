@@ -5,7 +5,7 @@ import type { Bleeding, JobState } from './state'
 /** Pump and rest as it was counted before ways stood in the packs; what a step says of its own goes before it. */
 const PLAIN: BleedWay = {
   id: '', title: 'Pump and rest', method: 'pump-rest', counts: 'strokes', one: 'slow full stroke', many: 'slow full strokes', perRound: 25, restMinutes: 60,
-  strokeShare: 0, portionMl: 0, people: 1, bleeder: false, calls: [], ready: ['Reservoir full'], round: ['Slow full strokes, then leave it'], over: 'Firm.', wrong: 'A level line holds its air.',
+  strokeShare: 0, portionMl: 0, bleeder: false, calls: [], ready: ['Reservoir full'], round: ['Slow full strokes, then leave it'], over: 'Firm.', wrong: 'A level line holds its air.',
 }
 
 /** The way a bleeding step is planned by. */

@@ -10,7 +10,7 @@ import { wayNow } from './bleed-ways'
 import { countsToMark, reservoirStand } from './reservoir'
 
 const way = (id: string, change: Partial<BleedWay>): BleedWay => ({
-  id, title: id, method: 'two-person', counts: 'strokes', one: 'one', many: 'many', perRound: 10, restMinutes: 5, strokeShare: 0, portionMl: 0, people: 1, bleeder: true, calls: [],
+  id, title: id, method: 'two-person', counts: 'strokes', one: 'one', many: 'many', perRound: 10, restMinutes: 5, strokeShare: 0, portionMl: 0, bleeder: true, calls: [],
   ready: ['ready'], round: ['round'], over: 'over', wrong: 'wrong', ...change,
 })
 const ways = [

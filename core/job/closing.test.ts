@@ -17,7 +17,7 @@ const pack = () => ({
     { id: 'elsewhere', kind: 'steps' as const, title: 'Elsewhere', because: 'Another car.', steps: ['nowhere'] },
     { id: 'lamps', kind: 'hand' as const, title: 'No lamp', because: 'A plug.', good: 'all out', bad: 'one stays', steps: [] },
   ],
-  roadTest: [{ id: 'hill', title: 'Hill', say: 'Pull away', finds: 'slip' }],
+  roadTest: [{ id: 'hill', title: 'Hill', say: 'Pull away' }],
 })
 const open = () => TestLog.open(pack())
 const statuses = (log: TestLog) => Object.fromEntries(closing(log.state).map(line => [line.id, line.status]))

@@ -23,7 +23,6 @@ export interface BleedWay {
   strokeShare: number
   /** Fluid through the line with one portion, in ml; below zero it goes up into the reservoir. */
   portionMl: number
-  people: 1 | 2
   /** Whether it lets air out at a bleeder. */
   bleeder: boolean
   calls: BleedCall[]

@@ -11,4 +11,4 @@ export interface ClosingCheck {
 }
 
 /** A task of the road test, and what is read aloud of it before the drive. */
-export interface RoadTask { id: string, title: string, say: string, finds: string }
+export interface RoadTask { id: string, title: string, say: string }

@@ -37,6 +37,7 @@ export function mirrorOperation(source: OperationSource, module: string): Operat
     parts: override.parts ?? {},
     dirt: override.dirt,
     milestone: override.milestone,
+    ...(override.learned ? { learned: override.learned } : {}),
   }
 }
 

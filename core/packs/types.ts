@@ -198,6 +198,7 @@ export interface RefitOverride {
   parts?: Record<string, number>
   dirt?: 'dirty' | 'clean'
   milestone?: string
+  learned?: OperationSource['learned']
 }
 
 /** One piece of work, as written in a module. */

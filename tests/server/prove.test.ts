@@ -197,6 +197,8 @@ describe('what the garage learns', () => {
     const after = reduceJob(await log(await worked('undertray-off'))).procedure!.operations
     const changed = after.filter(operation => operation.learned)
     expect(changed.length).toBeGreaterThan(30)
+    // What was learned of a refit is used for it, and not for the strip it undoes.
+    expect(changed.some(operation => operation.undoes)).toBe(true)
     for (const operation of changed.slice(0, 10)) expect(operation.learned!.from).toEqual(before.find(entry => entry.id === operation.id)!.learned?.from ?? before.find(entry => entry.id === operation.id)!.minutes)
     await call('DELETE', '/api/minutes/own')
     expect((await call('GET', '/api/minutes')).json()).toEqual([])
