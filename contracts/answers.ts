@@ -13,9 +13,11 @@ export interface GarageAnswer {
   id: string
   name: string
   town: string
+  address: string
   words: TradeWords
   units: UnitPreference
-  people: { id: string, name: string }[]
+  /** Everybody who ever worked here; who is gone signs nothing new. */
+  people: { id: string, name: string, gone: boolean }[]
   terms: TermTable
   /** Option id → choice of this garage where trades people disagree. */
   schools: Record<string, string>

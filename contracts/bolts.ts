@@ -90,7 +90,7 @@ export const boltPayloads = {
   'bolt-lifted': z.strictObject({ group: groupId, boltId }),
   'bolt-described': z.strictObject({ group: groupId, boltId, details, condition: z.enum(boltConditions).nullable() }),
   'bolts-out': z.strictObject({ group: groupId, boltIds: z.array(boltId).min(1).max(40), condition: z.enum(boltConditions).nullable() }),
-  'bolts-in': z.strictObject({ group: groupId, boltIds: z.array(boltId).min(1).max(40) }),
+  'bolts-in': z.strictObject({ group: groupId, boltIds: z.array(boltId).min(1).max(40), stand: z.enum(['started', 'snug', 'figure', 'feel']).optional() }),
   'run-started': runStarted,
   'bolt-turned': z.strictObject({ ...turn, feel: z.enum(feels).optional(), reading: reading.optional() }),
   'bolt-stopped': z.strictObject({ ...turn, verdict: z.enum(['drag', 'early', 'soft', 'yielding', 'gave-way']), because: words(300), by: z.enum(['wrench', 'feel']), reading: reading.optional() }),

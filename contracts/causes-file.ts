@@ -13,7 +13,7 @@ const test = z.strictObject({
 /** A table of causes; `pump` names the test that is the pumped pedal of the take-in. */
 const tables = z.strictObject({
   id, title: sentence, origin: sentence, pump: id.optional(),
-  causes: z.array(z.strictObject({ id, title: sentence, prior: share, boxOut: z.boolean(), todo: sentence })).min(2),
+  causes: z.array(z.strictObject({ id, title: sentence, prior: share, boxOut: z.boolean(), todo: sentence, onlyWith: z.array(id).min(1).optional() })).min(2),
   tests: z.array(test).min(1),
 }).superRefine((value, context) => {
   try {

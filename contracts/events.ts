@@ -55,6 +55,7 @@ export const payloads = {
   'caution-acknowledged': z.strictObject({ cautionIds: z.array(z.string().min(1).max(120)).min(1).max(20) }),
   'entry-replaced': z.strictObject({ itemId: z.string().min(1).max(120), by: words(200) }),
   'left-open': z.strictObject({ entry: z.string().min(1).max(200), reason: words(300) }),
+  'left-open-withdrawn': z.strictObject({ entry: z.string().min(1).max(200) }),
   'handed-over': z.strictObject({ to: words(120), odometerKm: odometer.nullable() }),
   'called-off': z.strictObject({ reason: words(300) }),
   'undone': z.strictObject({ eventId: uuid }),

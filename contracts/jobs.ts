@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { numberFormats } from '../core/units'
 import { instant, odometer, uuid, words } from './common'
 import { circumstances, utcOffset, workingHours } from './events'
 
@@ -46,6 +47,12 @@ export type NewJob = z.infer<typeof newJob>
 
 /** `PATCH /api/garage` */
 export const garageSettings = z.strictObject({
+  name: words(80),
+  town: words(80),
+  address: z.string().trim().max(200, 'At most 200 characters.'),
+  massUnit: z.enum(['kg', 'lb']),
+  volumeUnit: z.enum(['ml', 'US qt']),
+  numberFormat: z.enum(numberFormats),
   words: z.enum(['us', 'uk']),
   torqueUnit: z.enum(['N·m', 'lbf·ft']),
   lengthUnit: z.enum(['mm', 'in']),
@@ -63,6 +70,9 @@ export const garageSettings = z.strictObject({
   longitude: z.number().min(-180, 'Degrees east, from -180 to 180.').max(180, 'Degrees east, from -180 to 180.').nullable(),
 }).partial().refine(settings => Object.keys(settings).length > 0, 'Nothing to change.')
 export type GarageSettings = z.infer<typeof garageSettings>
+
+/** `PUT /api/people/:id` */
+export const personBody = z.strictObject({ name: words(60), gone: z.boolean().default(false) })
 
 /** `POST /api/jobs/:id/options` */
 export const switchOptions = z.strictObject({

@@ -15,10 +15,17 @@ const threePoint = z.tuple([z.number().positive(), z.number().positive(), z.numb
 const counts = z.record(id, z.number().int().positive())
 const car = z.enum(['ground', 'raised', 'either'])
 
+const badAnswer = z.strictObject({ because: sentence, options: z.record(id, z.array(id).min(1)).optional(), renews: z.array(id).min(1).optional(), ladder: id.optional(), sheet: id.optional() })
+
 const reading = z.discriminatedUnion('kind', [
   z.strictObject({ id, name: sentence, kind: z.literal('number'), unit: z.string(), required: z.boolean().default(false), low: z.number().optional(), high: z.number().optional(), about: sentence.optional() }),
-  z.strictObject({ id, name: sentence, kind: z.literal('choice'), choices: z.array(z.string()).min(2), required: z.boolean().default(false), about: sentence.optional(), stops: z.array(z.string()).optional() })
-    .refine(spec => (spec.stops ?? []).every(stop => spec.choices.includes(stop)), { path: ['stops'], error: 'stops are among the choices' }),
+  z.strictObject({
+    id, name: sentence, kind: z.literal('choice'), choices: z.array(z.string()).min(2), required: z.boolean().default(false), about: sentence.optional(),
+    stops: z.array(z.string()).optional(), bad: z.record(z.string(), badAnswer).optional(), watch: z.array(z.string()).optional(),
+  })
+    .refine(spec => (spec.stops ?? []).every(stop => spec.choices.includes(stop)), { path: ['stops'], error: 'stops are among the choices' })
+    .refine(spec => Object.keys(spec.bad ?? {}).every(answer => spec.choices.includes(answer)), { path: ['bad'], error: 'bad answers are among the choices' })
+    .refine(spec => (spec.watch ?? []).every(answer => spec.choices.includes(answer)), { path: ['watch'], error: 'watched answers are among the choices' }),
 ])
 
 const activity = z.discriminatedUnion('kind', [
@@ -49,6 +56,8 @@ const override = z.strictObject({
   parts: counts.optional(),
   dirt: z.enum(['dirty', 'clean']).optional(),
   milestone: sentence.optional(),
+  leaves: z.enum(['started', 'snug']).optional(),
+  moreFigures: z.array(id).min(1).optional(),
 })
 
 const refit = z.union([
@@ -80,6 +89,10 @@ const operation = z.strictObject({
   parts: counts.default({}),
   dirt: z.enum(['dirty', 'clean']).optional(),
   milestone: sentence.optional(),
+  leaves: z.enum(['started', 'snug']).optional(),
+  safety: z.boolean().optional(),
+  whole: z.boolean().optional(),
+  moreFigures: z.array(id).min(1).optional(),
   when: when.default([]),
   refit: refit.default({ kind: 'none' }),
 })
@@ -109,7 +122,10 @@ const link = z.strictObject({
 }))))
 const links = z.array(link).default([]).transform(list => list.flat())
 
-const item = z.strictObject({ id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional(), singleUse: sentence.optional(), group: id.optional() })
+const item = z.strictObject({
+  id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional(), singleUse: sentence.optional(),
+  group: id.optional(), hand: z.boolean().optional(), newPart: id.optional(), safety: z.boolean().optional(),
+}).refine(value => !(value.group && value.hand), { path: ['hand'], error: 'fasteners of a group have a figure; by hand is for those without' })
 
 const millimetres = z.number().min(-900, 'a part of a car is not that wide').max(900, 'a part of a car is not that wide')
 
@@ -130,6 +146,7 @@ const outline = z.strictObject({
 const ladder = z.strictObject({
   id, title: sentence,
   when: z.array(sentence).default([]),
+  asks: sentence.optional(),
   steps: z.array(id).default([]),
   everywhere: z.boolean().default(false),
   cautions: z.array(id).default([]),
@@ -148,6 +165,7 @@ const moduleParts = {
   })).default([]),
   groups: z.array(z.strictObject({
     id, name: sentence, count: z.number().int().min(1).max(24), part: z.enum(['vehicle', 'kit']), treatment: sentence.optional(), board: boltMap.optional(),
+    safety: z.boolean().optional(), usualNm: z.tuple([z.number().positive(), z.number().positive()]).refine(([low, high]) => low < high, 'the usual figures rise from low to high').optional(),
   })).default([]),
   parts: z.array(z.strictObject({ id, name: sentence, about: sentence.optional() })).default([]),
   assumes: z.record(id, id).default({}),
@@ -216,7 +234,9 @@ export const optionsFile = z.array(option)
 /** `packs/positions.yaml` */
 export const positionsFile = z.strictObject({ positions: z.array(positioning).min(2), reach: z.array(reach).default([]), items: z.array(item).default([]) })
 
-const tool = z.strictObject({ id, name: sentence, size: z.string().optional() })
+const drive = z.enum(['1/4', '3/8', '1/2', '3/4'])
+const tool = z.strictObject({ id, name: sentence, size: z.string().optional(), drive: drive.optional(), drives: drive.optional() })
+const toolWord = z.strictObject({ word: z.string().min(2), tools: z.array(id).min(1) })
 const caution = z.strictObject({ id, title: sentence, text: sentence, serious: z.boolean().default(false), sign: z.enum(cautionSigns) })
 
 /** One file that holds a whole layout: what is exported, edited and imported. */
@@ -227,6 +247,7 @@ export const packFile = z.strictObject({
   reach: z.array(reach).default([]),
   items: z.array(item).default([]),
   tools: z.array(tool).default([]),
+  toolWords: z.array(toolWord).optional(),
   cautions: z.array(caution).default([]),
   outlines: z.array(outline).default([]),
   ladders: z.array(ladder).default([]),
@@ -240,6 +261,9 @@ export const packFile = z.strictObject({
 
 /** `packs/tools.yaml` */
 export const toolsFile = z.array(tool)
+
+/** `packs/tool-words.yaml` */
+export const toolWordsFile = z.array(toolWord).min(1)
 
 /** `packs/outlines.yaml` */
 export const outlinesFile = z.array(outline)

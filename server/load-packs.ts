@@ -8,7 +8,7 @@ import { causesFile } from '../contracts/causes-file'
 import { bleedingFile } from '../contracts/bleeding-file'
 import { matingFile, oldPartsFile, orientationsFile, reachableFile, sheetFile } from '../contracts/bench-file'
 import { drawingFile } from '../contracts/drawing-file'
-import { cautionsFile, ladderFile, layoutFile, moduleFile, optionsFile, outlinesFile, positionsFile, termsFile, toolsFile } from '../contracts/pack-file'
+import { cautionsFile, ladderFile, layoutFile, moduleFile, optionsFile, outlinesFile, positionsFile, termsFile, toolsFile, toolWordsFile } from '../contracts/pack-file'
 import { assemblePack, AssemblyError, checkPack } from '../core/packs'
 import type { CauseTables } from '../core/decisions'
 import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
@@ -41,7 +41,7 @@ export function loadPacks(folder: string): PackShelf {
   }))
   const shared: Shelf = {
     modules, options: readFile(folder, 'options.yaml', optionsFile), ...readFile(folder, 'positions.yaml', positionsFile),
-    tools: readFile(folder, 'tools.yaml', toolsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
+    tools: readFile(folder, 'tools.yaml', toolsFile), toolWords: readFile(folder, 'tool-words.yaml', toolWordsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
     outlines: readFile(folder, 'outlines.yaml', outlinesFile),
     ladders: yamlFiles(folder, 'ladders').map(file => readFile(folder, file, ladderFile)),
     bleeding: readFile(folder, 'bleeding.yaml', bleedingFile),

@@ -1,10 +1,13 @@
 import type { CausesAnswer } from '../../contracts/answers'
-import { boxOutShare, learnCauses, nextTest, rankCauses } from '../../core/decisions'
+import { boxOutShare, learnCauses, nextTest, rankCauses, tablesFor } from '../../core/decisions'
 import type { CauseTables, Findings } from '../../core/decisions'
 import { issuesOf } from '../lib/reason-of'
 
-/** Tables of causes as they ship and as this garage's jobs change them, and what they say of a set of findings. */
-export function useCauses(tableId: Ref<string>, findingsFor: (table: CauseTables) => Findings) {
+/**
+ * Tables of causes as they ship and as this garage's jobs change them, and what they say of a set of findings.
+ * @param has whether the car's layout has a piece of work: causes that want another layout are left out
+ */
+export function useCauses(tableId: Ref<string>, findingsFor: (table: CauseTables) => Findings, has: (operationId: string) => boolean) {
   const answer = shallowRef<CausesAnswer | null>(null)
   const problem = ref('')
   const ownCounts = ref(true)
@@ -18,7 +21,10 @@ export function useCauses(tableId: Ref<string>, findingsFor: (table: CauseTables
     }
   }
   onMounted(load)
-  const shipped = computed(() => answer.value?.tables.find(table => table.id === tableId.value) ?? answer.value?.tables[0] ?? null)
+  const shipped = computed(() => {
+    const whole = answer.value?.tables.find(table => table.id === tableId.value) ?? answer.value?.tables[0]
+    return whole ? tablesFor(whole, has) : null
+  })
   const cases = computed(() => (answer.value?.cases ?? []).filter(entry => entry.tableId === shipped.value?.id))
   const table = computed(() => shipped.value && (ownCounts.value ? learnCauses(shipped.value, cases.value) : shipped.value))
   const findings = computed(() => table.value ? findingsFor(table.value) : {})

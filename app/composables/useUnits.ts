@@ -1,8 +1,8 @@
-import { inBothUnits, inReadersUnits, inUnit } from '../../core/units'
+import { inBothUnits, inReadersUnits, inUnit, massUnit, readersUnit } from '../../core/units'
 import type { UnitId, UnitPreference } from '../../core/units'
 
 /** A figure and its unit stay on one line. */
-const MEASURE = /(\d) (mm|in|N·m|lbf·ft|lbf·in|kN|lbf|km|mi|min|°C|rpm|kg|lb)(?![\w·])/g
+const MEASURE = /(\d) (mm|in|N·m|lbf·ft|lbf·in|kN|lbf|km|mi|min|°C|rpm|kg|lb|ml|US qt)(?![\w·])/g
 const metric: UnitPreference = { torque: 'N·m', length: 'mm', distance: 'km' }
 
 /** Figures in the units the garage reads. */
@@ -17,13 +17,20 @@ export function useUnits() {
     sentence: (text: string) => inReadersUnits(store.garage?.words === 'us' ? text.replaceAll('aluminium', 'aluminum') : text, preference.value).replace(MEASURE, '$1\u00a0$2'),
     distance: (km: number) => {
       const { value, unit } = inUnit(km, 'km', preference.value.distance)
-      return `${Math.round(value).toLocaleString('en')} ${unit}`
+      return `${Math.round(value).toLocaleString(preference.value.numbers === 'comma' ? 'de' : 'en')} ${unit}`
     },
-    /** A reading kept in `unit`, as this garage reads it. */
+    mass: (kg: number) => {
+      const { text, unit } = inUnit(kg, 'kg', massUnit(preference.value))
+      return `${text} ${unit}`
+    },
+    /** The unit in which something kept in `unit` is typed and shown. */
+    unitOf: (unit: string) => readersUnit(unit, preference.value),
+    /** A reading kept in `unit`, as this garage reads it; lengths with what they are in the other unit. */
     reading: (value: number, unit: string) => {
-      if (unit !== 'mm' || preference.value.length === 'mm') return `${value} ${unit}`
-      const shown = inUnit(value, unit as UnitId, 'in')
-      return `${shown.text} in (${value} mm)`
+      const wanted = readersUnit(unit, preference.value)
+      if (wanted === unit) return `${value} ${unit}`.trim()
+      const shown = inUnit(value, unit as UnitId, wanted as UnitId)
+      return unit === 'mm' ? `${shown.text} in (${value} mm)` : `${shown.text} ${shown.unit}`
     },
   }
 }

@@ -1,3 +1,4 @@
+import { isOut } from '../../core/fasteners'
 import type { BoardBolt, BoltCondition, HeadKind, Pattern, RenewRule, ThreadCondition, ThreadMaterial } from '../../core/fasteners'
 
 export const conditionLabels: { id: BoltCondition, label: string }[] = [
@@ -26,7 +27,7 @@ export const renewLabel = (id: RenewRule | undefined): string => labelOf(renewLa
 
 /** Whether a bolt is in, and how it came out. */
 export function boltState(bolt: BoardBolt): string {
-  if (!bolt.out) return bolt.condition && bolt.condition !== 'good' ? `in, was ${conditionLabel(bolt.condition).toLowerCase()}` : 'in'
+  if (!isOut(bolt)) return bolt.condition && bolt.condition !== 'good' ? `in, was ${conditionLabel(bolt.condition).toLowerCase()}` : 'in'
   return bolt.condition === null ? 'out, not looked at' : `out, ${conditionLabel(bolt.condition).toLowerCase()}`
 }
 

@@ -1,17 +1,11 @@
 import type { Entry } from '../../core/bench'
 import type { SheetUnit } from '../../core/packs'
-import { convert, parseQuantity, UnitError } from '../../core/units'
+import { convert, parseQuantity, readersUnit, readNumber, UnitError } from '../../core/units'
 import type { UnitId, UnitPreference } from '../../core/units'
 
 /** The unit taken where none is written behind a number. */
 export function unitTyped(unit: SheetUnit, preference: UnitPreference): string {
-  if (unit === 'mm') return preference.length
-  if (unit === 'km') return preference.distance
-  if (unit === 'N·m') return preference.torque
-  if (unit === 'N') return preference.torque === 'N·m' ? 'N' : 'lbf'
-  if (unit === 'ml') return 'ml'
-  if (unit === 'kg') return preference.torque === 'N·m' ? 'kg' : 'lb'
-  return unit
+  return readersUnit(unit, preference)
 }
 
 /**
@@ -21,11 +15,10 @@ export function unitTyped(unit: SheetUnit, preference: UnitPreference): string {
 export function readEntry(text: string, unit: SheetUnit, preference: UnitPreference): Entry {
   const entered = text.trim()
   if (unit === '' || unit === 'rpm') {
-    const plain = /^[+-]?\d+(?:[.,]\d+)?$/.exec(entered.replace(/\s*rpm$/, ''))
-    return { entered, value: plain ? Number(plain[0].replace(',', '.')) : null }
+    return { entered, value: readNumber(entered.replace(/\s*rpm$/, ''), preference.numbers).value }
   }
   try {
-    const { value, unit: typed } = parseQuantity(entered, unitTyped(unit, preference) as UnitId)
+    const { value, unit: typed } = parseQuantity(entered, unitTyped(unit, preference) as UnitId, preference.numbers)
     return { entered, value: Math.round(convert(value, typed, unit as UnitId) * 1e4) / 1e4 }
   }
   catch (error) {

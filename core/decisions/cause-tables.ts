@@ -9,6 +9,8 @@ export interface Cause {
   /** Whether the box has to come out for it. */
   boxOut: boolean
   todo: string
+  /** Work of which a car with this cause has some; it is no cause of a car whose layout has none of it. */
+  onlyWith?: string[]
 }
 
 /** Something that is seen, felt, read or tried, with its outcomes and how likely each is under each cause. */
@@ -61,5 +63,19 @@ export function checkTables({ causes, tests }: CauseTables): void {
     }
     const stranger = Object.keys(test.given).find(id => !causes.some(cause => cause.id === id))
     if (stranger !== undefined) throw new FieldError(`tests[${index}].given.${stranger}`, `There is no cause "${stranger}".`)
+  }
+}
+
+/**
+ * A table for one layout: causes that it cannot have are left out, and what is left adds up to 1 again.
+ * @param has whether the layout has a piece of work, by its id
+ */
+export function tablesFor(tables: CauseTables, has: (operationId: string) => boolean): CauseTables {
+  const causes = tables.causes.filter(cause => !cause.onlyWith || cause.onlyWith.some(has))
+  const total = causes.reduce((sum, cause) => sum + cause.prior, 0)
+  const left = new Set(causes.map(cause => cause.id))
+  return {
+    ...tables, causes: causes.map(cause => ({ ...cause, prior: cause.prior / total })),
+    tests: tables.tests.map(test => ({ ...test, given: Object.fromEntries(Object.entries(test.given).filter(([cause]) => left.has(cause))) })),
   }
 }

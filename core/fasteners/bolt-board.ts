@@ -9,6 +9,13 @@ export const headKinds = ['hex', 'e-hexalobular', 't-hexalobular', '12-point', '
 /** Head and drive: hexagon, hexalobular outside (E) or inside (T), 12-point, triple-square, hex key. */
 export type HeadKind = typeof headKinds[number]
 
+export const boltStands = ['untouched', 'out', 'started', 'snug', 'figure', 'feel'] as const
+/**
+ * How a bolt stands: as it was when the car came, out, started by hand or cracked, snug and nothing more,
+ * at its figure, or tight by feel where no figure is named.
+ */
+export type BoltStand = typeof boltStands[number]
+
 /** What is known of a bolt. Everything may be missing. */
 export interface BoltDetails {
   thread?: string
@@ -33,7 +40,9 @@ export interface BoardBolt extends BoltDetails {
   yMm: number
   /** The step that takes it out, where the layout knows it. */
   offWith: string | null
-  out: boolean
+  stand: BoltStand
+  /** The entry of the ledger that it counts for while it is out. */
+  entry: string | null
   /** `null` until somebody has looked at it. */
   condition: BoltCondition | null
   /** One of its group broke: it has had the same load. */
@@ -55,7 +64,7 @@ export function typicalBoard(group: FastenerGroup, procedure: Pick<Procedure, 'o
     group: group.id, outline,
     bolts: map.places.map(({ id, x, y, offWith, from, holds }) => ({
       id, xMm: x, yMm: y, offWith: offWith !== undefined && procedure.operations.some(operation => operation.id === offWith) ? offWith : null,
-      ...(from ? { from } : {}), ...(holds ? { holds } : {}), out: false, condition: null, suspect: false,
+      ...(from ? { from } : {}), ...(holds ? { holds } : {}), stand: 'untouched', entry: null, condition: null, suspect: false,
     })),
   }
 }
@@ -96,6 +105,11 @@ export function checkPlace(board: BoltBoard, boltId: string, xMm: number, yMm: n
   if (board.bolts.some(bolt => bolt.id !== boltId && Math.hypot(bolt.xMm - xMm, bolt.yMm - yMm) < 2)) throw new FieldError('xMm', 'Another bolt stands there.')
 }
 
+export const isOut = (bolt: Pick<BoardBolt, 'stand'>): boolean => bolt.stand === 'out'
+
+/** A bolt whose head has gone holds nothing, in or out. */
+export const holdsPart = (bolt: Pick<BoardBolt, 'stand' | 'condition'>): boolean => !isOut(bolt) && bolt.condition !== 'sheared'
+
 /** What the board counts. */
 export interface BoardCount {
   bolts: number
@@ -105,10 +119,10 @@ export interface BoardCount {
   notAsked: BoardBolt[]
 }
 
-/** Whether one is left, and which. */
+/** Whether one is left that holds, and which. A sheared stub holds nothing. */
 export function countBoard(board: BoltBoard): BoardCount {
-  const still = board.bolts.filter(bolt => !bolt.out)
-  return { bolts: board.bolts.length, in: still, out: board.bolts.length - still.length, notAsked: board.bolts.filter(bolt => bolt.out && bolt.condition === null) }
+  const still = board.bolts.filter(holdsPart)
+  return { bolts: board.bolts.length, in: still, out: board.bolts.length - still.length, notAsked: board.bolts.filter(bolt => isOut(bolt) && bolt.condition === null) }
 }
 
 /** A bolt in words: its number on the board and its hour. */

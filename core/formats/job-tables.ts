@@ -1,4 +1,4 @@
-import { boltName } from '../fasteners/bolt-board'
+import { boltName, isOut } from '../fasteners/bolt-board'
 import { actualMinutes } from '../job/minutes'
 import type { JobState } from '../job/state'
 
@@ -23,7 +23,7 @@ function bolts(state: JobState, text: Text): JobTable {
   return {
     columns: ['group', 'bolt', 'x_mm', 'y_mm', 'thread', 'length_mm', 'head', 'drive', 'out', 'condition', 'note'],
     rows: Object.values(state.boards).flatMap(board => board.bolts.map(bolt => [
-      text(groups.get(board.group) ?? board.group), boltName(board, bolt), bolt.xMm, bolt.yMm, bolt.thread ?? null, bolt.lengthMm ?? null, bolt.head ?? null, bolt.drive ?? null, bolt.out ? 'yes' : 'no', bolt.condition, bolt.note ?? null,
+      text(groups.get(board.group) ?? board.group), boltName(board, bolt), bolt.xMm, bolt.yMm, bolt.thread ?? null, bolt.lengthMm ?? null, bolt.head ?? null, bolt.drive ?? null, isOut(bolt) ? 'yes' : 'no', bolt.condition, bolt.note ?? null,
     ])),
   }
 }

@@ -1,12 +1,13 @@
+import { boltStands } from '../fasteners'
 import { breakIn } from '../job/break-in'
 import { closing } from '../job/closing'
 import { jobCosts } from '../job/costs'
 import type { Rates } from '../job/costs'
-import { openBeforeHandover } from '../job/ledger'
+import { openBeforeHandover } from '../job/before-handover'
+import { groupStands } from '../job/fastening'
 import { jobPackages } from '../job/offers'
 import type { ObservedMinutes } from '../job/observed-minutes'
 import { paidSoFar } from '../job/payments'
-import { jobFigure } from '../job/runs'
 import type { JobState } from '../job/state'
 
 export const paperKinds = ['estimate', 'work-order', 'hand-over', 'break-in', 'invoice'] as const
@@ -35,6 +36,7 @@ export interface PaperContext {
   day: (at: string) => string
   symptom: (id: string) => string
   source: (kind: string) => string
+  person: (id: string) => string
   rates: Rates
   observed: ObservedMinutes[]
 }
@@ -95,7 +97,7 @@ function workOrder(state: JobState, { text }: PaperContext): PaperSection[] {
 }
 
 function handOver(state: JobState, context: PaperContext): PaperSection[] {
-  const { text, torque, reading, source } = context
+  const { text, torque, reading, source, person } = context
   const operations = new Map((state.procedure?.operations ?? []).map(operation => [operation.id, operation]))
   const latest = new Map(state.readings.map(entry => [`${entry.stepId} ${entry.readingId}`, entry]))
   const left = openBeforeHandover(state)
@@ -103,19 +105,27 @@ function handOver(state: JobState, context: PaperContext): PaperSection[] {
   return [
     ...(state.causeFound ? [{ title: 'What it was', lines: [`${state.causeFound.title}. ${state.causeFound.text}`.trim()] }] : []),
     { title: 'Work', lines: [`${text(state.procedure!.title)}: ${Object.keys(state.done).filter(id => operations.has(id)).length} of ${operations.size} pieces of work done.`, ...(renewed.length ? [`Renewed: ${renewed.map(text).join(', ')}.`] : [])] },
-    { title: 'Torque figures and their sources', table: { head: ['Fasteners', 'Figure', 'Source'], right: [], rows: (state.procedure?.groups ?? []).map((group) => {
-      const run = state.runs.findLast(entry => entry.group === group.id && entry.dropped === null && !entry.loosens)
-      const figure = run?.figure ?? jobFigure(state, group.id)?.figure ?? null
-      return [text(group.name), figure ? torque(figure.torqueNm) : 'none named', figure ? `${figure.sourceKind === 'computed' ? 'No specification was found. ' : ''}${source(figure.sourceKind)}: ${figure.reference}` : 'Tightened without a figure on record']
+    { title: 'Torque figures and their sources', table: { head: ['Fasteners', 'How they stand', 'Figure', 'Source'], right: [], rows: groupStands(state).map((stand) => {
+      const run = state.runs.findLast(entry => entry.group === stand.group.id && entry.dropped === null && !entry.loosens)
+      const figure = run?.figure ?? stand.figure
+      return [text(stand.group.name), standText(stand), figure ? torque(figure.torqueNm) : 'none named', figure ? `${figure.sourceKind === 'computed' ? 'No specification was found. ' : ''}${source(figure.sourceKind)}: ${figure.reference}` : stand.excused ? `${person(stand.excused.personId)} answers for it: ${stand.excused.reason}` : 'No figure on record']
     }) } },
     { title: 'Measured and found', table: { head: ['', ''], right: [1], rows: [...latest.values()].map(entry => [
       text(operations.get(entry.stepId)?.readings.find(spec => spec.id === entry.readingId)?.name ?? entry.readingId), typeof entry.value === 'number' ? reading(entry.value, entry.unit ?? '') : text(entry.value),
     ]) } },
-    { title: 'Closing checks', lines: closing(state).map(line => `${line.status === 'done' ? 'Done' : line.status === 'bad' ? 'Not right' : 'Open'}: ${text(line.title)}${line.made?.note ? `. ${line.made.note}` : ''}`) },
+    { title: 'Closing checks', lines: closing(state).map(line => `${checkWords[line.status]}: ${text(line.title)}${line.made?.note ? `. ${line.made.note}` : ''}${line.left.map(entry => `. ${text(entry.title)}: ${entry.reason} (${person(entry.personId)})`).join('')}`) },
     ...roadSection(state, context),
-    { title: 'Left with the customer’s decision', lines: left.length === 0 ? ['Nothing. All that was taken off is back on.'] : left.map(entry => `${text(entry.name)}${entry.count > 1 ? ` × ${entry.count}` : ''}: ${entry.reason ?? 'no reason given yet'}`) },
+    { title: 'Left with the customer’s decision', lines: left.length === 0 ? ['Nothing. All that was taken off is back on.'] : left.map(entry => `${text(entry.name)}${entry.count > 1 ? ` × ${entry.count}` : ''}: ${entry.left ? `${entry.left.reason} (${person(entry.left.personId)})` : 'no reason given yet'}`) },
     ...breakInCard(state, context),
   ]
+}
+
+const checkWords = { done: 'Done', left: 'Left with a reason', open: 'Open', bad: 'Not right' } as const
+const standWords = { untouched: 'not touched', out: 'out', started: 'started', snug: 'snug', figure: 'at figure', feel: 'by feel' } as const
+
+/** How many bolts of a group stand how. */
+function standText({ counts }: ReturnType<typeof groupStands>[number]): string {
+  return boltStands.flatMap(stand => counts[stand] > 0 ? [`${counts[stand]} ${standWords[stand]}`] : []).join(', ')
 }
 
 function roadSection(state: JobState, { text, distance }: PaperContext): PaperSection[] {
@@ -144,9 +154,9 @@ function breakInCard(state: JobState, { distance, day }: PaperContext): PaperSec
 function invoice(state: JobState, { text, money, day, rates, observed }: PaperContext): PaperSection[] {
   const costs = jobCosts(state, rates, observed)
   return [
-    { title: 'Labor', lines: [`Charged by the computed minutes of the plan; worked minutes stand beside them. An hour is ${money(rates.labourPerHour)}.`], table: {
-      head: ['', 'Computed', 'Worked', 'Price'], right: [1, 2, 3], sums: 1,
-      rows: [...costs.byPhase.map(entry => [phaseNames[entry.phase], hours(entry.estimated), entry.actual === null ? 'not timed' : hours(entry.estimated - entry.timedEstimate + entry.actual), money(entry.estimated / 60 * rates.labourPerHour)]), ['Labor', hours(costs.estimatedMinutes), hours(costs.actualMinutes), money(costs.labour)]],
+    { title: 'Labor', lines: [`Charged by the computed minutes of the plan. An hour is ${money(rates.labourPerHour)}.`, measuredLine(costs)], table: {
+      head: ['', 'Computed', 'Measured', 'Price'], right: [1, 2, 3], sums: 1,
+      rows: [...costs.byPhase.map(entry => [phaseNames[entry.phase], hours(entry.estimated), measuredText(entry), money(entry.estimated / 60 * rates.labourPerHour)]), ['Labor', hours(costs.estimatedMinutes), measuredText({ ...costs, measured: costs.measuredSteps > 0 ? costs.measuredMinutes : null }), money(costs.labour)]],
     } },
     partsSection(costs.parts, text, money),
     { title: state.payments.length === 0 ? 'To pay' : 'To pay and paid', table: { head: ['', ''], right: [1], sums: 1, rows: [
@@ -154,6 +164,18 @@ function invoice(state: JobState, { text, money, day, rates, observed }: PaperCo
       ...state.payments.map(payment => [`Paid ${day(payment.at)}, ${payment.how}`, money(-payment.amount)]), ...(state.payments.length ? [['Still to pay', money(costs.total - paidSoFar(state))]] : []),
     ] }, ...(costs.unpriced.length ? { lines: [`Without a price, so not in the sum: ${costs.unpriced.map(text).join(', ')}.`] } : {}) },
   ]
+}
+
+/** Minutes that were measured, and of how many pieces of work where it is not all of them. */
+function measuredText({ measured, measuredSteps, steps }: { measured: number | null, measuredSteps: number, steps: number }): string {
+  if (measured === null) return 'not measured'
+  return measuredSteps === steps ? hours(measured) : `${hours(measured)} for ${measuredSteps} of ${steps}`
+}
+
+function measuredLine({ measuredSteps, steps, measuredMinutes, measuredEstimate }: ReturnType<typeof jobCosts>): string {
+  return measuredSteps === 0
+    ? 'No working time was measured on this job.'
+    : `Measured: ${hours(measuredMinutes)} for ${measuredSteps} of ${steps} pieces of work, which were computed at ${hours(measuredEstimate)}.`
 }
 
 function partsSection(parts: ReturnType<typeof jobCosts>['parts'], text: PaperContext['text'], money: PaperContext['money']): PaperSection {

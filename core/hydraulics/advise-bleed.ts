@@ -17,8 +17,8 @@ export interface BleedSituation {
 
 export interface BleedAdvice { method: BleedMethod, possible: boolean, score: number, minutes: number, because: string[] }
 
-/** Typical minutes of a run. Common practice, no source. */
-const MINUTES: Record<BleedMethod, number> = { 'pump-rest': 150, 'two-person': 20, 'vacuum': 15, 'pressure': 12, 'reverse': 15, 'gravity': 60, 'pre-filled': 5, 'unopened': 0 }
+/** Minutes of a run with its rest, as the table of ways has them; a reference check holds the two together. Common practice, no source. */
+const MINUTES: Record<BleedMethod, number> = { 'pump-rest': 85, 'two-person': 15, 'vacuum': 14, 'pressure': 12, 'reverse': 15, 'gravity': 45, 'pre-filled': 4, 'unopened': 0 }
 
 interface Rule { method: BleedMethod, holds: (at: BleedSituation) => boolean, /** Points it gives or takes; `closes` rules it out. */ points?: number, closes?: boolean, because: string }
 

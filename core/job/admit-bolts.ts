@@ -1,4 +1,4 @@
-import { checkFacts, checkPlace, FieldError, figureProblem, nextBolt, runLength } from '../fasteners'
+import { checkFacts, checkPlace, FieldError, figureProblem, isOut, nextBolt, runLength } from '../fasteners'
 import type { Figure } from '../fasteners'
 import { blockersOf } from './blockers'
 import type { EventType, JobEvent } from './events'
@@ -97,7 +97,7 @@ export const boltJudges: Pick<Judges, BoltEvent> = {
   'bolt-placed': (state, { payload }) => unknownGroup(state, payload.group)
     ?? asRefusal('', () => checkPlace(state.boards[payload.group]!, payload.boltId, payload.xMm, payload.yMm)),
   'bolt-lifted': (state, { payload }) => unknownBolt(state, payload.group, [payload.boltId])
-    ?? (state.boards[payload.group]!.bolts.find(bolt => bolt.id === payload.boltId)!.out ? refuse('payload.boltId', 'This bolt is out. It leaves the board when it is back in.') : null),
+    ?? (isOut(state.boards[payload.group]!.bolts.find(bolt => bolt.id === payload.boltId)!) ? refuse('payload.boltId', 'This bolt is out. It leaves the board when it is back in.') : null),
   'bolt-described': (state, { payload }) => unknownBolt(state, payload.group, [payload.boltId])
     ?? (payload.details.thread === undefined ? null : asRefusal('details.', () => checkFacts({ thread: payload.details.thread!, propertyClass: '8.8' }))),
   'bolts-out': (state, { payload }) => unknownBolt(state, payload.group, payload.boltIds),

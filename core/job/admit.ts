@@ -13,7 +13,10 @@ import { gapJudges, gapLeft } from './gaps'
 import { ladderJudges } from './ladders'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
-import { openBeforeHandover, openEntries } from './ledger'
+import { findingsOfStep, openFindings } from './bad-findings'
+import { holdingBack, openBeforeHandover } from './before-handover'
+import { figureMissing } from './fastening'
+import { openEntries } from './ledger'
 import { oldPartRefused, reconcileJudges } from './reconcile'
 import { refuse, unknownStep } from './refusal'
 import { reservoirJudges } from './reservoir'
@@ -69,6 +72,10 @@ const judges: Judges = {
     if (missing) return refuse('payload.stepId', `The reading is wanted first: ${missing.name}.`)
     const stop = operation.readings.find(spec => spec.kind === 'choice' && spec.stops?.includes(String(latestReading(state, stepId, spec.id))))
     if (stop) return refuse('payload.stepId', `${stop.name}: ${latestReading(state, stepId, stop.id)}. ${stop.about ?? ''} Put it right and take the reading again.`)
+    const [bad] = openFindings(findingsOfStep(state, operation))
+    if (bad) return refuse('payload.stepId', `${bad.name}: ${bad.answer}. ${bad.because} Deal with it, or say who answers for it and why.`)
+    const wanted = figureMissing(state, operation)
+    if (wanted) return refuse('payload.stepId', `${wanted.name}: no figure is named. Somebody drives on them: name it with its source, or say who answers for it and why.`)
     return oldPartRefused(state, stepId) ?? notReadyToGoIn(state, stepId)
   },
   'note-added': (state, { payload }) => unknownStep(state, payload.stepId),
@@ -127,16 +134,19 @@ const judges: Judges = {
   'left-open': (state, { payload }) => openBeforeHandover(state).some(entry => entry.entry === payload.entry)
     ? null
     : refuse('payload.entry', 'This is not open on this job.'),
+  'left-open-withdrawn': (state, { payload }) => state.leftOpen[payload.entry] ? null : refuse('payload.entry', 'No reason is written down for this.'),
   'handed-over': (state) => {
     if (state.handedOver) return refuse('type', 'The car is handed over already.')
     if (!state.plan) return refuse('type', 'The job has no plan yet.')
-    const open = openBeforeHandover(state).filter(entry => !entry.reason)
+    const open = holdingBack(openBeforeHandover(state))
     if (open.length === 0) return null
     const names = open.slice(0, 3).map(entry => entry.name).join('; ')
+    const safety = open.find(entry => entry.safety && entry.left)
+    if (safety) return refuse('type', `${safety.name}: this is not left with a reason. It is put right before the car goes.`)
     return refuse('type', `${open.length} ${open.length === 1 ? 'entry is' : 'entries are'} open without a reason: ${names}${open.length > 3 ? ' and more' : ''}.`)
   },
   'called-off': (state) => {
-    const open = openEntries(state).filter(entry => !entry.reason)
+    const open = openEntries(state).filter(entry => !entry.left)
     return open.length === 0 ? null : refuse('type', `${open.length} ${open.length === 1 ? 'thing is' : 'things are'} still off the car without a reason: ${open[0]!.name}.`)
   },
   'undone': (_state, { payload }, log) => {

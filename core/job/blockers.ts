@@ -1,4 +1,5 @@
 import type { LinkKind } from '../packs/types'
+import { findingsOfStep, openFindings } from './bad-findings'
 import { boardsNotClear } from './boards'
 import type { JobState } from './state'
 
@@ -24,7 +25,16 @@ export function blockersOf(state: JobState, stepId: string): Blocker[] {
     .filter(fact => operation.needs.includes(fact.id) && !state.facts.includes(fact.id))
     .filter(fact => !links.some(link => link.because === fact.because))
     .map(fact => ({ stepId: null, title: fact.name, kind: fact.kind, because: fact.because }))
-  return [...links, ...facts, ...boardsNotClear(state, stepId), ...wrongPosition(state, operation.car)]
+  return [...links, ...facts, ...foundBefore(state, stepId), ...boardsNotClear(state, stepId), ...wrongPosition(state, operation.car)]
+}
+
+/** What a step before this one has found bad since it was done, and nobody has dealt with. */
+function foundBefore(state: JobState, stepId: string): Blocker[] {
+  const { procedure } = state
+  const before = new Map(procedure!.links.filter(link => link.after === stepId && link.kind !== 'habit' && state.done[link.before]).map(link => [link.before, link.kind]))
+  return procedure!.operations.filter(operation => before.has(operation.id) && operation.readings.length > 0).flatMap(operation => openFindings(findingsOfStep(state, operation)).map((finding): Blocker => ({
+    stepId: operation.id, title: `${finding.name}: ${finding.answer}`, kind: before.get(operation.id)!, because: finding.because,
+  })))
 }
 
 function wrongPosition(state: JobState, wanted: 'ground' | 'raised' | 'either'): Blocker[] {

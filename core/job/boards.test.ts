@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { operation, smallPack } from '../../tests/support/small-pack'
 import { TestLog } from '../../tests/support/job-log'
-import { looseningPasses, tighteningPasses } from '../fasteners'
-import { openBeforeHandover } from './ledger'
+import { isOut, looseningPasses, tighteningPasses } from '../fasteners'
+import { openBeforeHandover } from './before-handover'
+import { openEntries } from './ledger'
 import { earlierCurve, jobFigure, passLimitNm, siblingCurves } from './runs'
 import { unlikeSiblings } from './unlike-siblings'
 
 const places = [[0, 90], [78, 45], [78, -45], [0, -90], [-78, -45], [-78, 45]].map(([x, y], index) => ({ id: `b${index + 1}`, x: x!, y: y!, ...(index < 4 ? { offWith: 'bolts-off' } : {}) }))
 const pack = smallPack({
-  items: [{ id: 'bolt', name: 'Bolts', state: 'off' }],
+  items: [{ id: 'bolt', name: 'Bolts', state: 'off', group: 'bell-bolts' }],
   groups: [{ id: 'bell-bolts', name: 'Bell bolts', count: 6, part: 'vehicle', board: { outline: 'ring', clearFor: 'pull', places } }],
   operations: [
     operation('bolts-off', { takesOff: { bolt: 4 }, refit: { kind: 'mirror', override: { title: 'Bolts in', figure: 'bell-bolts' } } }),
@@ -23,9 +24,9 @@ const figure = { group, torqueNm: 40, sourceKind: 'vehicle-book', reference: 'Bo
 describe('the bolt board', () => {
   it('is there as the layout draws it, and follows the steps', () => {
     const log = open()
-    expect(board(log).bolts.map(bolt => bolt.out)).toEqual(Array(6).fill(false))
+    expect(board(log).bolts.map(isOut)).toEqual(Array(6).fill(false))
     log.add('bolts-out', { group, boltIds: ['b1'], condition: 'corroded' }).done('bolts-off')
-    expect(board(log).bolts.map(bolt => bolt.out)).toEqual([true, true, true, true, false, false])
+    expect(board(log).bolts.map(isOut)).toEqual([true, true, true, true, false, false])
     expect(board(log).bolts[0]!.condition).toBe('corroded')
     expect(board(log).bolts[1]!.condition).toBeNull()
   })
@@ -39,7 +40,7 @@ describe('the bolt board', () => {
   })
   it('is put right by hand: placed, moved, described, lifted', () => {
     const log = open().add('bolt-placed', { group, boltId: 'x', xMm: 0, yMm: 0 }).add('bolt-placed', { group, boltId: 'x', xMm: 10, yMm: 4 })
-    expect(board(log).bolts.at(-1)).toMatchObject({ id: 'x', xMm: 10, yMm: 4, out: false })
+    expect(board(log).bolts.at(-1)).toMatchObject({ id: 'x', xMm: 10, yMm: 4, stand: 'untouched' })
     expect(log.refusal('bolt-placed', { group, boltId: 'y', xMm: 10, yMm: 4.5 })).toContain('Another bolt stands there')
     expect(log.refusal('bolt-described', { group, boltId: 'x', details: { thread: 'M8x9' }, condition: null })).toContain('no pitch of 9 mm')
     log.add('bolt-described', { group, boltId: 'x', details: { thread: 'M8', lengthMm: 40 }, condition: 'stretched' })
@@ -50,8 +51,36 @@ describe('the bolt board', () => {
   it('keeps a bolt that somebody added and left out on the hand-over', () => {
     const log = open().add('bolt-placed', { group, boltId: 'x', xMm: 0, yMm: 0 }).add('bolts-out', { group, boltIds: ['x'], condition: 'good' })
     expect(openBeforeHandover(log.state).find(entry => entry.kind === 'bolt')?.name).toBe('Bell bolts, bolt 7 in the middle')
-    log.add('bolts-in', { group, boltIds: ['x'] })
-    expect(openBeforeHandover(log.state).some(entry => entry.kind === 'bolt')).toBe(false)
+    log.add('bolts-in', { group, boltIds: ['x'], stand: 'feel' })
+    expect(openBeforeHandover(log.state).some(entry => entry.kind === 'bolt' || entry.kind === 'tight')).toBe(false)
+  })
+  it('and the ledger are one: a bolt told out on the board alone is a thing off, and its step does not count it twice', () => {
+    const log = open().add('bolts-out', { group, boltIds: ['b1', 'b2'], condition: 'good' })
+    expect(log.state.ledger).toEqual({ bolt: 2 })
+    expect(openEntries(log.state)).toMatchObject([{ entry: 'item:bolt', count: 2 }])
+    expect(log.done('bolts-off').state.ledger).toEqual({ bolt: 4 })
+    log.add('bolts-in', { group, boltIds: ['b1'] })
+    expect(log.state.ledger).toEqual({ bolt: 3 })
+    expect(log.done('pull').refusal('called-off', { reason: 'x' })).toContain('still off')
+    expect(log.done('bolts-off.refit').state).toMatchObject({ ledger: {}, everOff: { bolt: 4 } })
+  })
+  it('takes no sheared stub out with its step, does not wait for it, and counts what is off without it', () => {
+    const log = open().add('bolt-broken', { group, boltId: 'b2', how: 'sheared', wayOut: 'Insert', troubleId: 't', text: 'Bolt 2: sheared.', parts: [], waitsFor: null, until: null }).done('bolts-off')
+    expect(log.state.ledger).toEqual({ bolt: 3 })
+    log.add('bolts-out', { group, boltIds: ['b5', 'b6'], condition: 'good' })
+    expect(log.refusal('step-done', { stepId: 'pull' })).toBeNull()
+    expect(log.refusal('step-done', { stepId: 'bolts-off.refit' })).toContain('new ones go in')
+    log.add('entry-replaced', { itemId: 'bolt', by: 'New set' }).done('pull', 'bolts-off.refit')
+    expect(board(log).bolts[1]).toMatchObject({ condition: null, suspect: false, stand: 'feel' })
+  })
+  it('knows how each bolt stands: snug is not tight, and by feel is not at its figure', () => {
+    const log = open().done('bolts-off').add('bolts-in', { group, boltIds: ['b1'] })
+    expect(board(log).bolts.map(bolt => bolt.stand)).toEqual(['snug', 'out', 'out', 'out', 'untouched', 'untouched'])
+    expect(openBeforeHandover(log.state).find(entry => entry.kind === 'tight')).toMatchObject({ entry: 'tight:bell-bolts', name: 'Bell bolts', count: 1 })
+    expect(board(log.done('bolts-off.refit')).bolts[0]!.stand).toBe('feel')
+    const named = open().done('bolts-off').add('figure-named', figure).done('bolts-off.refit')
+    expect(board(named).bolts.map(bolt => bolt.stand)).toEqual(['figure', 'figure', 'figure', 'figure', 'untouched', 'untouched'])
+    expect(openBeforeHandover(named.state)).toEqual([])
   })
   it('marks the others suspect when one shears, writes trouble and part, and lets no sheared bolt back in', () => {
     const log = open().add('bolts-out', { group, boltIds: ['b2'], condition: null })
@@ -83,13 +112,13 @@ describe('runs of their own', () => {
     const log = open().add('bolts-out', { group, boltIds, condition: 'good' }).add('figure-named', figure)
     expect(log.refusal('run-started', { ...tightening, boltIds: ['b1', 'b2', 'b3', 'b4', 'b5', 'zz'] })).toContain('no bolt "zz"')
     log.add('run-started', tightening).add('bolt-turned', { runId: 'r', passIndex: 0, bolt: 0, feel: 'normal' })
-    expect(board(log).bolts[0]!.out).toBe(false)
+    expect(board(log).bolts[0]!.stand).toBe('started')
     expect(log.refusal('run-started', { ...tightening, runId: 's' })).toContain('open already')
   })
   it('loosen without a figure, and take the bolts out in the last pass', () => {
     const log = open().add('run-started', { ...tightening, figure: null, loosens: true, passes: looseningPasses(positions) })
     for (const [passIndex, pass] of looseningPasses(positions).entries()) for (const bolt of pass.order) log.add('bolt-turned', { runId: 'r', passIndex, bolt })
-    expect(board(log).bolts.every(bolt => bolt.out)).toBe(true)
+    expect(board(log).bolts.every(isOut)).toBe(true)
     expect(open().refusal('run-started', { ...tightening, figure: null })).toContain('named with its source')
   })
   it('stop at a bolt until somebody says what was done, and read it from its first turn again', () => {

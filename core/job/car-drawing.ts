@@ -1,3 +1,4 @@
+import { isOut } from '../fasteners/bolt-board'
 import type { CarDrawing, DrawnThing } from '../packs/drawing-types'
 import type { FastenerGroup, ItemState, LedgerItem } from '../packs/types'
 import { blockersOf } from './blockers'
@@ -54,7 +55,7 @@ export function thingStory(state: JobState, thingId: string): ThingStory | null 
   const entries = itemsOf(state, found.thing).filter(({ count }) => count > 0).map(entry => entryStory(state, entry))
   const bolts = state.procedure.groups.filter(group => found.thing.groups.includes(group.id)).map((group) => {
     const board = state.boards[group.id]
-    return { group, count: board?.bolts.length ?? group.count, out: board?.bolts.filter(bolt => bolt.out).length ?? 0 }
+    return { group, count: board?.bolts.length ?? group.count, out: board?.bolts.filter(isOut).length ?? 0 }
   })
   return { ...found, entries, bolts }
 }

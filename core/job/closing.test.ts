@@ -3,7 +3,7 @@ import { TestLog } from '../../tests/support/job-log'
 import { coverAndPart, link, operation } from '../../tests/support/small-pack'
 import { closing } from './closing'
 import { findingsOf } from './diagnosis'
-import { openBeforeHandover } from './ledger'
+import { openBeforeHandover } from './before-handover'
 import { paidSoFar } from './payments'
 
 const small = coverAndPart()

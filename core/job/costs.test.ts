@@ -28,15 +28,16 @@ describe('jobCosts', () => {
     expect(costs.labour).toBeCloseTo(costs.estimatedMinutes, 9)
     expect(costs.total).toBeCloseTo((costs.estimatedMinutes + 110 + 30) * 1.2, 9)
     expect(costs.tax).toBeCloseTo(costs.total / 6, 9)
-    expect(costs.actualMinutes).toBe(costs.estimatedMinutes)
+    expect(costs).toMatchObject({ measuredMinutes: 0, measuredSteps: 0 })
   })
-  it('puts worked minutes in place of planned ones where work was timed, and names what has no price', () => {
+  it('tells as worked what was measured and nothing else, and names what has no price', () => {
     const { state } = TestLog.open(pack)
     const planned = jobCosts(state, rates, [])
     const timed = jobCosts(state, rates, [{ operationId: 'rest', minutes: 42, by: 'timer', troubled: false }])
     const fill = timed.byPhase.find(entry => entry.phase === 'fill')!
-    expect(fill).toMatchObject({ actual: 42 })
-    expect(timed.actualMinutes - planned.estimatedMinutes).toBeCloseTo(42 - fill.timedEstimate, 9)
+    expect(fill).toMatchObject({ measured: 42, measuredSteps: 1, steps: 1 })
+    expect(timed.byPhase.filter(entry => entry.phase !== 'fill').every(entry => entry.measured === null)).toBe(true)
+    expect(timed).toMatchObject({ measuredMinutes: 42, measuredSteps: 1, labour: planned.labour })
     expect(planned.unpriced).toEqual(['Disc'])
   })
 })

@@ -9,26 +9,35 @@ export interface Rates { labourPerHour: number, taxPercent: number, partsMarginP
 
 export interface PartCost { name: string, count: number, /** What one costs the customer; `null` where nobody priced it. */ each: number | null, total: number | null }
 
-/** Minutes of a phase: as planned with walking, lifting and tools, and as worked; `actual` is `null` where nothing of it was timed. */
-export interface PhaseMinutes { phase: Phase, estimated: number, actual: number | null, /** Of the pieces of work that were timed, what was planned for them. */ timedEstimate: number }
+/** Minutes of a phase: as planned with walking, lifting and tools, and as measured; `measured` is `null` where nothing of it was. */
+export interface PhaseMinutes {
+  phase: Phase
+  estimated: number
+  measured: number | null
+  /** What was planned for the pieces of work that were measured, and how many of how many those are. */
+  measuredEstimate: number
+  measuredSteps: number
+  steps: number
+}
 
 export interface JobCosts {
   byPhase: PhaseMinutes[]
   estimatedMinutes: number
-  /** Timed minutes, the rest of what was done taken as planned. */
-  actualMinutes: number
+  /** Minutes that were measured, and what was planned for that same work. Only these are told as worked. */
+  measuredMinutes: number
+  measuredEstimate: number
+  measuredSteps: number
+  steps: number
   labour: number
-  labourActual: number
   parts: PartCost[]
   partsTotal: number
   unpriced: string[]
   callOut: number
   tax: number
   total: number
-  totalActual: number
 }
 
-/** What a job costs by its plan and by its clock, each part with the garage's margin. */
+/** What a job costs by its plan, what of it was measured, each part with the garage's margin. */
 export function jobCosts(state: JobState, rates: Rates, observed: ObservedMinutes[]): JobCosts {
   const operations = new Map((state.procedure?.operations ?? []).map(operation => [operation.id, operation]))
   const steps = state.plan?.steps ?? []
@@ -38,21 +47,20 @@ export function jobCosts(state: JobState, rates: Rates, observed: ObservedMinute
     const own = steps.filter(step => phaseOf(step.id) === phase)
     const timed = own.filter(step => seen.has(step.id))
     return {
-      phase, estimated: sum(own.map(step => stepMinutes(step) + step.setupMinutes)), timedEstimate: sum(timed.map(step => stepMinutes(step))),
-      actual: timed.length === 0 ? null : sum(timed.map(step => seen.get(step.id)!)),
+      phase, estimated: sum(own.map(step => stepMinutes(step) + step.setupMinutes)), measuredEstimate: sum(timed.map(step => stepMinutes(step))),
+      measured: timed.length === 0 ? null : sum(timed.map(step => seen.get(step.id)!)), measuredSteps: timed.length, steps: own.length,
     }
   }).filter(entry => entry.estimated > 0)
   const estimatedMinutes = sum(byPhase.map(entry => entry.estimated))
-  const actualMinutes = sum(byPhase.map(entry => entry.estimated - entry.timedEstimate + (entry.actual ?? 0)))
   const parts = partCosts(state, rates)
   const partsTotal = sum(parts.map(part => part.total ?? 0))
   const labourOf = (minutes: number) => minutes / 60 * rates.labourPerHour
   const withTax = (net: number) => net * (1 + rates.taxPercent / 100)
   const net = labourOf(estimatedMinutes) + partsTotal + rates.callOut
   return {
-    byPhase, estimatedMinutes, actualMinutes, labour: labourOf(estimatedMinutes), labourActual: labourOf(actualMinutes), parts, partsTotal,
+    byPhase, estimatedMinutes, measuredMinutes: sum(byPhase.map(entry => entry.measured ?? 0)), measuredEstimate: sum(byPhase.map(entry => entry.measuredEstimate)),
+    measuredSteps: sum(byPhase.map(entry => entry.measuredSteps)), steps: sum(byPhase.map(entry => entry.steps)), labour: labourOf(estimatedMinutes), parts, partsTotal,
     unpriced: parts.filter(part => part.each === null).map(part => part.name), callOut: rates.callOut, tax: withTax(net) - net, total: withTax(net),
-    totalActual: withTax(labourOf(actualMinutes) + partsTotal + rates.callOut),
   }
 }
 

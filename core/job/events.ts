@@ -66,7 +66,8 @@ export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayl
   'bolt-lifted': { group: string, boltId: string }
   'bolt-described': { group: string, boltId: string, details: BoltDetails, condition: BoltCondition | null }
   'bolts-out': { group: string, boltIds: string[], condition: BoltCondition | null }
-  'bolts-in': { group: string, boltIds: string[] }
+  /** `stand` says how they stand; without it they are snug. */
+  'bolts-in': { group: string, boltIds: string[], stand?: 'started' | 'snug' | 'figure' | 'feel' }
   /** `stepId` is `null` for a run that belongs to no step, `figure` for one that loosens; `boltIds` are those of the board where it holds these very bolts. */
   'run-started': {
     runId: string, stepId: string | null, group: string, boltCount: number, figure: Figure | null, passes: TighteningPass[]
@@ -84,6 +85,8 @@ export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayl
   /** `stopAndGo` is the share of the way since the last reading, `hard` that it slipped, was launched or pulled. */
   'odometer-read': { odometerKm: number, stopAndGo?: number, hard?: boolean }
   'left-open': { entry: string, reason: string }
+  /** What was left, or answered for, is open again. */
+  'left-open-withdrawn': { entry: string }
   'handed-over': { to: string, odometerKm: number | null }
   /** The job ends without its work being done. */
   'called-off': { reason: string }

@@ -1,57 +1,51 @@
-import { boltName } from '../fasteners'
+import { boltName, isOut } from '../fasteners'
 import type { DrawnPart, Fact, LedgerItem } from '../packs/types'
-import type { JobState } from './state'
+import type { JobState, LeftOpen } from './state'
+
+export const openKinds = ['item', 'bolt', 'tight', 'figure', 'finding', 'trouble', 'step', 'check'] as const
+export type OpenKind = typeof openKinds[number]
 
 /** Something that is not as it should be when the car leaves. */
 export interface OpenEntry {
-  /** `item:…`, `bolt:…`, `trouble:…`, `step:…` or `check:…`; the key under which a reason is kept. */
+  /** `item:…`, `bolt:…` and so on, by its kind; the key under which a reason is kept. */
   entry: string
-  kind: 'item' | 'bolt' | 'trouble' | 'step' | 'check'
+  kind: OpenKind
   name: string
   count: number
   item: LedgerItem | null
-  /** Why it stays as it is, once somebody has said so. */
-  reason: string | null
+  /** Why it stays as it is, once somebody has said so, and who. */
+  left: LeftOpen | null
+  /** No reason lets it go. */
+  safety: boolean
 }
 
-/** What is off, open, unplugged, slack or propped at this moment. */
+/** An entry with what was said of it. */
+export function openEntry(state: JobState, entry: string, kind: OpenKind, name: string, more: Partial<Pick<OpenEntry, 'count' | 'item' | 'safety'>> = {}): OpenEntry {
+  return { entry, kind, name, count: 1, item: null, safety: false, ...more, left: state.leftOpen[entry] ?? null }
+}
+
+/** What is off, open, unplugged, slack or propped at this moment, with the bolts that are out beside what the steps took out. */
 export function openEntries(state: JobState): OpenEntry[] {
-  return Object.entries(state.ledger).map(([id, count]) => {
+  const items = Object.entries(state.ledger).map(([id, count]) => {
     const item = state.procedure?.items.find(entry => entry.id === id) ?? null
-    return { entry: `item:${id}`, kind: 'item', name: item?.name ?? id, count, item, reason: state.leftOpen[`item:${id}`] ?? null }
+    return openEntry(state, `item:${id}`, 'item', item?.name ?? id, { count, item, safety: item?.safety === true || item?.state === 'propped' })
   })
+  return [...items, ...strayBolts(state)]
 }
 
-/** Everything that stands between the car and its owner: the ledger, troubles not cleared, closing checks not done. */
-export function openBeforeHandover(state: JobState): OpenEntry[] {
-  const troubles = state.troubles.filter(trouble => !trouble.cleared).map((trouble): OpenEntry => {
-    const entry = `trouble:${trouble.troubleId}`
-    return { entry, kind: 'trouble', name: trouble.text, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
-  })
-  const steps = (state.procedure?.operations ?? [])
-    .filter(operation => (operation.phase === 'prove' || operation.phase === 'fill') && !state.done[operation.id])
-    .map((operation): OpenEntry => {
-      const entry = `step:${operation.id}`
-      return { entry, kind: 'step', name: operation.title, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
-    })
-  return [...openEntries(state), ...strayBolts(state), ...troubles, ...steps, ...openChecks(state)]
+/** How many things are off, open, unplugged, slack or propped. */
+export function countOpen(entries: OpenEntry[]): number {
+  return entries.reduce((sum, entry) => sum + entry.count, 0)
 }
 
-/** Closing checks by hand that were not made, or came out bad. */
-function openChecks(state: JobState): OpenEntry[] {
-  return (state.procedure?.closing ?? []).filter(check => check.kind === 'hand' && !state.checks[check.id]?.good).map((check): OpenEntry => {
-    const entry = `check:${check.id}`
-    return { entry, kind: 'check', name: check.title, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
-  })
-}
-
-/** Bolts out that no step of the plan would put back: those that somebody added to the board. */
+/** Bolts out that count for no entry of the ledger: those that somebody added to the board, or told out ahead of their step. */
 function strayBolts(state: JobState): OpenEntry[] {
-  return Object.values(state.boards).flatMap(board => board.bolts.filter(bolt => bolt.out && bolt.offWith === null).map((bolt): OpenEntry => {
-    const entry = `bolt:${board.group}:${bolt.id}`
-    const group = state.procedure?.groups.find(({ id }) => id === board.group)
-    return { entry, kind: 'bolt', name: `${group?.name ?? board.group}, ${boltName(board, bolt)}`, count: 1, item: null, reason: state.leftOpen[entry] ?? null }
-  }))
+  return Object.values(state.boards).flatMap(board => board.bolts
+    .filter(bolt => isOut(bolt) && bolt.entry === null && (bolt.offWith === null || !state.done[bolt.offWith]))
+    .map((bolt) => {
+      const group = state.procedure?.groups.find(({ id }) => id === board.group)
+      return openEntry(state, `bolt:${board.group}:${bolt.id}`, 'bolt', `${group?.name ?? board.group}, ${boltName(board, bolt)}`, { safety: group?.safety === true })
+    }))
 }
 
 /** Names of what carries weight now: props in the ledger. */

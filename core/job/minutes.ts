@@ -1,13 +1,15 @@
 import { stepMinutes } from '../sequence/step-minutes'
+import { ladderMinutes } from './ladders'
 import type { JobState } from './state'
 
 /**
- * Minutes of the plan that are still ahead: the work of the steps not done, their set-up, and waits between them.
+ * Minutes of the plan that are still ahead: the work of the steps not done, their set-up, and waits between them;
+ * with what troubles on their ladders still ask for.
  * Waits count in full although other work may yet fill them, so the answer errs to the long side.
  */
 export function minutesLeft(state: JobState): number {
   return state.plan?.steps.filter(step => !state.done[step.id])
-    .reduce((sum, step) => sum + stepMinutes(step) + step.setupMinutes + step.waitMinutes, 0) ?? 0
+    .reduce((sum, step) => sum + stepMinutes(step) + step.setupMinutes + step.waitMinutes, ladderMinutes(state)) ?? 0
 }
 
 /** Minutes that the timer ran on a step, a running timer counted up to `now` (ISO 8601); `null` when it never ran. */

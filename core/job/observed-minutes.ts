@@ -14,10 +14,14 @@ export interface ObservedMinutes {
 
 /** Without a timer, the time since the step before counts up to so many times the high estimate; longer is a pause. */
 const PAUSE = 2
+/** A timer that ran longer than so many times the high estimate was forgotten. Common practice, no source. */
+const FORGOTTEN = 6
+/** Nobody is done in a smaller share of the low estimate: it was ticked off, not timed. Common practice, no source. */
+const TICKED_OFF = 0.25
 
 /**
  * Minutes of every piece of work done, from its timer, or else from the moment the step before it was done to its own,
- * less the time its set-up was planned for. Longer gaps are pauses, and say nothing.
+ * less the time its set-up was planned for. Longer gaps are pauses, and say nothing; so does what was ticked off faster than anybody works.
  * @param log the events of the job, in order
  */
 export function observedMinutes(log: JobEvent[], state: JobState = reduceJob(log)): ObservedMinutes[] {
@@ -29,11 +33,13 @@ export function observedMinutes(log: JobEvent[], state: JobState = reduceJob(log
     const operation = operations.get(event.payload.stepId)
     if (!operation) return []
     const base = { operationId: operation.id, troubled: troubled.has(operation.id) }
+    const [low, , high] = operation.minutes
+    const plausible = (minutes: number, most: number) => minutes >= low * TICKED_OFF && minutes <= high * most
     const timed = actualMinutes(state, operation.id, event.deviceTime)
-    if (timed !== null && timed > 0) return [{ ...base, minutes: timed, by: 'timer' }]
+    if (timed !== null && plausible(timed, FORGOTTEN)) return [{ ...base, minutes: timed, by: 'timer' }]
     const before = done[index - 1]
     if (!before || before.personId !== event.personId) return []
     const gap = (Date.parse(event.deviceTime) - Date.parse(before.deviceTime)) / 60_000 - (planned.get(operation.id)?.setupMinutes ?? 0)
-    return gap > 0 && gap <= operation.minutes[2] * PAUSE ? [{ ...base, minutes: gap, by: 'clock' }] : []
+    return plausible(gap, PAUSE) ? [{ ...base, minutes: gap, by: 'clock' }] : []
   })
 }

@@ -21,7 +21,7 @@ export function pastOf(state: JobState): Past | null {
     const minutes = stepMinutes(step)
     const startMinutes = clock + step.setupMinutes
     clock = startMinutes + minutes
-    return { ...rest, startMinutes, finishMinutes: clock, waitMinutes: 0 }
+    return { ...rest, minutes, startMinutes, finishMinutes: clock, waitMinutes: 0 }
   })
   return { steps, place: state.place, car: state.car }
 }

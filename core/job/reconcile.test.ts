@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { operation, smallPack } from '../../tests/support/small-pack'
 import { TestLog } from '../../tests/support/job-log'
 import { cautionsToRead } from './cautions'
-import { openBeforeHandover } from './ledger'
+import { openBeforeHandover } from './before-handover'
 import { ledgerLines, newPartsOf } from './reconcile'
 
 const pack = smallPack({

@@ -1,5 +1,5 @@
 import { boltReuse } from '../decisions/bolt-reuse'
-import type { LedgerItem } from '../packs/types'
+import type { LedgerItem, Operation, Part } from '../packs/types'
 import type { JobEvent } from './events'
 import { refuse } from './refusal'
 import type { Judges, Refusal } from './refusal'
@@ -28,19 +28,13 @@ export interface LedgerLine {
 
 /** Everything that has come off this car so far, in the order in which it did, and what has become of it. */
 export function ledgerLines(state: JobState): LedgerLine[] {
-  const { procedure, done } = state
+  const { procedure } = state
   if (!procedure) return []
-  const most = new Map<string, number>()
-  const taken = [
-    ...procedure.operations.filter(operation => done[operation.id]).map(({ id, takesOff }) => ({ at: done[id]!.at, takesOff })),
-    ...Object.entries(done).filter(([id]) => state.plan?.steps.some(step => step.id === id && step.kind === 'raise')).map(([, { at }]) => ({ at, takesOff: procedure.positions.raised.takesOff })),
-  ].sort((a, b) => a.at.localeCompare(b.at))
-  for (const [item, count] of taken.flatMap(({ takesOff }) => Object.entries(takesOff))) most.set(item, Math.max(count, state.ledger[item] ?? 0, most.get(item) ?? 0))
-  return [...most].flatMap(([id, count]): LedgerLine[] => {
+  return Object.entries(state.everOff).flatMap(([id, count]): LedgerLine[] => {
     const item = procedure.items.find(entry => entry.id === id)
     if (!item) return []
     const off = state.ledger[id] ?? 0
-    const reason = state.leftOpen[`item:${id}`]
+    const reason = state.leftOpen[`item:${id}`]?.reason
     const by = state.replaced[id]?.by
     const settlement = off > 0 ? (reason === undefined ? 'off' : 'left') : by === undefined ? 'back' : 'replaced'
     return [{ item, count: off, most: count, settlement, words: off > 0 ? reason ?? null : by ?? null }]
@@ -55,11 +49,26 @@ export function mustBeNew(state: JobState, item: LedgerItem): string | null {
   return verdict.verdict === 'renew' ? verdict.because : null
 }
 
-/** What a step puts back that has to be new, and whether somebody has said that it is. */
+/** The part that goes in instead of an old thing, where a step of the plan uses one. */
+export function newPartFor(state: JobState, item: LedgerItem): Part | null {
+  const used = item.newPart !== undefined && state.procedure!.operations.some(operation => (operation.parts[item.newPart!] ?? 0) > 0)
+  return used ? state.procedure!.parts.find(part => part.id === item.newPart) ?? null : null
+}
+
+/** New parts that a finished step has used go in instead of the old things. */
+export function noteNewParts(state: JobState, operation: Operation, at: string): void {
+  for (const item of state.procedure!.items) {
+    if (item.newPart === undefined || !operation.parts[item.newPart]) continue
+    state.replaced[item.id] ??= { by: state.procedure!.parts.find(part => part.id === item.newPart)?.name ?? item.name, at }
+  }
+}
+
+/** What a step puts back that has to be new, and whether the log knows that it is: somebody said so, or the step itself uses new ones. */
 export function newPartsOf(state: JobState, stepId: string): { item: LedgerItem, because: string, by: string | null }[] {
   return (stepView(state, stepId)?.putsBack ?? []).flatMap(({ item }) => {
     const because = mustBeNew(state, item)
-    return because === null ? [] : [{ item, because, by: state.replaced[item.id]?.by ?? null }]
+    const own = state.procedure!.operations.find(operation => operation.id === stepId)?.parts[item.newPart ?? '']
+    return because === null ? [] : [{ item, because, by: state.replaced[item.id]?.by ?? (own ? newPartFor(state, item)?.name ?? null : null) }]
   })
 }
 

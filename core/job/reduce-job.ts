@@ -1,5 +1,6 @@
 import { emptyBench } from './bench-state'
 import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards'
+import { breakBolt } from './broken-bolts'
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
 import { bleedAppliers } from './bleeding'
@@ -10,9 +11,10 @@ import { placingAppliers } from './placing'
 import { roadAppliers } from './road-test'
 import { cautionAppliers } from './cautions'
 import { gapAppliers } from './gaps'
-import { ladderAppliers } from './ladders'
+import { closeLadder, ladderAppliers } from './ladders'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
+import { noteOnSheets } from './note-on-sheets'
 import { readPlan } from './older-plan'
 import { pastOf } from './past'
 import { reconcileAppliers } from './reconcile'
@@ -27,7 +29,7 @@ export function emptyJob(): JobState {
   return {
     jobId: null, number: 0, vehicle: null,
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
-    procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, facts: [], car: 'ground', place: 'top',
+    procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, everOff: {}, facts: [], car: 'ground', place: 'top',
     notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, reservoirs: {}, gears: {},
     breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, payments: [], checks: {}, road: {}, findings: {}, causeFound: null, comeback: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
@@ -82,8 +84,9 @@ const appliers: Appliers = {
   'note-added': (state, { payload, deviceTime, personId }) => {
     state.notes.push({ ...payload, at: deviceTime, personId })
   },
-  'reading-taken': (state, { payload, deviceTime }) => {
+  'reading-taken': (state, { payload, deviceTime, personId }) => {
     state.readings.push({ ...payload, at: deviceTime })
+    noteOnSheets(state, payload, deviceTime, personId)
   },
   'timer-started': (state, { payload, deviceTime }) => {
     state.timers[payload.stepId] = { seconds: state.timers[payload.stepId]?.seconds ?? 0, runningSince: deviceTime }
@@ -95,6 +98,7 @@ const appliers: Appliers = {
   'trouble-cleared': (state, { payload, deviceTime }) => {
     const trouble = state.troubles.find(entry => entry.troubleId === payload.troubleId)
     if (trouble) trouble.cleared = { at: deviceTime, how: payload.how }
+    closeLadder(state, payload.troubleId, deviceTime)
   },
   'figure-named': (state, { payload, personId, deviceTime }) => {
     const { entered, ...figure } = payload
@@ -111,17 +115,17 @@ const appliers: Appliers = {
     const board = state.boards[group]
     if (!board) return
     if (board.bolts.some(bolt => bolt.id === boltId)) changeBolt(state, group, boltId, bolt => ({ ...bolt, xMm, yMm }))
-    else state.boards[group] = { ...board, bolts: [...board.bolts, { id: boltId, xMm, yMm, offWith: null, out: false, condition: null, suspect: false }] }
+    else state.boards[group] = { ...board, bolts: [...board.bolts, { id: boltId, xMm, yMm, offWith: null, stand: 'untouched', entry: null, condition: null, suspect: false }] }
   },
   'bolt-lifted': (state, { payload: { group, boltId } }) => {
     const board = state.boards[group]
     if (board) state.boards[group] = { ...board, bolts: board.bolts.filter(bolt => bolt.id !== boltId) }
   },
   'bolt-described': (state, { payload: { group, boltId, details, condition } }) => {
-    changeBolt(state, group, boltId, ({ id, xMm, yMm, offWith, out, suspect }) => ({ ...details, id, xMm, yMm, offWith, out, suspect, condition }))
+    changeBolt(state, group, boltId, ({ id, xMm, yMm, offWith, stand, entry, suspect }) => ({ ...details, id, xMm, yMm, offWith, stand, entry, suspect, condition }))
   },
   'bolts-out': (state, { payload }) => takeOut(state, payload.group, payload.boltIds, payload.condition),
-  'bolts-in': (state, { payload }) => bringIn(state, payload.group, payload.boltIds),
+  'bolts-in': (state, { payload }) => bringIn(state, payload.group, payload.boltIds, payload.stand ?? 'snug'),
   'run-started': (state, { payload }) => {
     state.runs.push({ ...payload, turned: 0, turns: [], stops: [], dropped: null })
   },
@@ -141,9 +145,7 @@ const appliers: Appliers = {
   },
   'bolt-broken': (state, { payload, deviceTime }) => {
     const { group, boltId, how, troubleId, text, waitsFor, until } = payload
-    changeBolt(state, group, boltId, bolt => ({ ...bolt, condition: how }))
-    const board = state.boards[group]
-    if (board && how !== 'rounded') state.boards[group] = { ...board, bolts: board.bolts.map(bolt => bolt.id === boltId ? bolt : { ...bolt, suspect: true }) }
+    breakBolt(state, group, boltId, how)
     state.troubles.push({ troubleId, stepId: null, text, waitsFor, until, at: deviceTime, cleared: null })
     state.addedParts.push(...payload.parts.map(name => ({ name, because: text, at: deviceTime })))
   },
@@ -164,8 +166,11 @@ const appliers: Appliers = {
     state.breakIn.lastKm = payload.odometerKm
     state.breakIn.readings.push({ at: deviceTime, ...payload })
   },
-  'left-open': (state, { payload }) => {
-    state.leftOpen[payload.entry] = payload.reason
+  'left-open': (state, { payload, deviceTime, personId }) => {
+    state.leftOpen[payload.entry] = { reason: payload.reason, personId, at: deviceTime }
+  },
+  'left-open-withdrawn': (state, { payload }) => {
+    delete state.leftOpen[payload.entry]
   },
   'handed-over': (state, { payload, deviceTime }) => {
     state.handedOver = { ...payload, at: deviceTime }

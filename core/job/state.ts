@@ -29,6 +29,9 @@ export interface Trouble {
   cleared: { at: string, how: string } | null
 }
 
+/** Why something is left as it is, and who answers for that. */
+export interface LeftOpen { reason: string, personId: string, at: string }
+
 /** A figure with who named it and when. */
 export interface NamedFigure extends Figure { personId: string, at: string }
 
@@ -125,6 +128,8 @@ export interface JobState extends BenchState, Diagnosis {
   done: Record<string, DoneRecord>
   /** Item id → how many are off, open, unplugged, slack or propped. Items at zero are not listed. */
   ledger: Record<string, number>
+  /** Item id → how many were off at most, in the order in which they first came off. */
+  everOff: Record<string, number>
   /** Ids of the facts that hold. */
   facts: string[]
   car: CarPosition
@@ -162,8 +167,8 @@ export interface JobState extends BenchState, Diagnosis {
   acknowledged: Record<string, { at: string, personId: string }>
   /** Item id → what went back in its place. */
   replaced: Record<string, { by: string, at: string }>
-  /** Open entry → why it is left. */
-  leftOpen: Record<string, string>
+  /** Open entry → why it is left, and who answers for it. */
+  leftOpen: Record<string, LeftOpen>
   handedOver: (EventPayloads['handed-over'] & { at: string }) | null
   calledOff: { reason: string, at: string } | null
   lastSeq: number

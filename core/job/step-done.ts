@@ -1,6 +1,8 @@
-import { stepOnBoards } from './boards'
+import { countsOnBoard, stepOnBoards } from './boards'
+import { countInLedger } from './count-in-ledger'
 import type { JobEvent } from './events'
 import type { JobState } from './state'
+import { noteNewParts } from './reconcile'
 import { stopTimer } from './timers'
 
 /** What a finished step changes: the ledger, the facts, where the car and the mechanic are. */
@@ -16,6 +18,7 @@ export function applyStepDone(state: JobState, { id, payload, deviceTime, person
     changeLedger(state, operation.takesOff, 1)
     changeLedger(state, operation.putsBack, -1)
     stepOnBoards(state, operation)
+    noteNewParts(state, operation, deviceTime)
     state.facts = [...state.facts.filter(fact => !operation.ends.includes(fact)), ...operation.gives.filter(fact => !state.facts.includes(fact))]
     return
   }
@@ -27,10 +30,10 @@ export function applyStepDone(state: JobState, { id, payload, deviceTime, person
   state.car = target
 }
 
+/** Bolts of a board are counted there, one by one. */
 function changeLedger(state: JobState, counts: Record<string, number>, sign: 1 | -1): void {
-  for (const [item, count] of Object.entries(counts)) {
-    const left = (state.ledger[item] ?? 0) + sign * count
-    if (left === 0) delete state.ledger[item]
-    else state.ledger[item] = left
+  for (const [id, count] of Object.entries(counts)) {
+    const item = state.procedure!.items.find(entry => entry.id === id)
+    if (!item || !countsOnBoard(state, item)) countInLedger(state, id, sign * count)
   }
 }

@@ -3,7 +3,7 @@ import type { WorkingHours } from '../sequence/calendar'
 import { partsAwaited } from './arrivals'
 import { distanceToGo } from './break-in'
 import { restEnd } from './bleeding'
-import { changedParts } from './ledger'
+import { changedParts, countOpen, openEntries } from './ledger'
 import { minutesLeft } from './minutes'
 import { partsDue } from './parts-due'
 import type { JobState } from './state'
@@ -77,7 +77,7 @@ export function summarise(state: JobState): JobSummary {
     stepsTotal: state.plan?.order.length ?? 0,
     minutesLeft: minutesLeft(state),
     hours: state.circumstances.hours,
-    openCount: Object.values(state.ledger).reduce((sum, count) => sum + count, 0),
+    openCount: countOpen(openEntries(state)),
     parts: changedParts(state),
     ...partsDue(state),
     promisedAt: state.promisedAt,

@@ -9,9 +9,9 @@ const undoable: EventType[] = [
   'step-done', 'note-added', 'reading-taken', 'timer-started', 'timer-stopped', 'trouble-raised', 'trouble-cleared', 'figure-named',
   'fastener-described', 'board-outlined', 'bolt-placed', 'bolt-lifted', 'bolt-described', 'bolts-out', 'bolts-in',
   'run-started', 'bolt-turned', 'bolt-stopped', 'stop-cleared', 'bolt-broken', 'run-dropped', 'bleed-opened', 'stroke-counted', 'rest-started', 'pedal-judged', 'gear-tried',
-  'break-in-set', 'odometer-read', 'left-open', 'handed-over', 'called-off',
+  'break-in-set', 'odometer-read', 'left-open', 'left-open-withdrawn', 'handed-over', 'called-off',
   'sheet-read', 'orientation-noted', 'orientation-confirmed', 'old-part-gone', 'renewal-weighed', 'renewal-decided', 'way-chosen', 'promised', 'part-came',
-  'ladder-opened', 'rung-begun', 'rung-ended', 'gap-measured', 'caution-acknowledged', 'entry-replaced', 'reservoir-set', 'reservoir-topped', 'reservoir-drawn', 'bleed-switched', 'portion-moved', 'fluid-bought', 'finding-noted', 'cause-found', 'comeback-noted', 'week-placed', 'paid', 'check-made', 'road-noted',
+  'ladder-opened', 'rung-begun', 'rung-ended', 'ladder-left', 'gap-measured', 'caution-acknowledged', 'entry-replaced', 'reservoir-set', 'reservoir-topped', 'reservoir-drawn', 'bleed-switched', 'portion-moved', 'fluid-bought', 'finding-noted', 'cause-found', 'comeback-noted', 'week-placed', 'paid', 'check-made', 'road-noted',
 ]
 
 /** The last act that can be undone, or `null`. Given first in the log and still counting. */
@@ -28,11 +28,11 @@ export function describeEvent(event: JobEvent, events: JobEvent[]): string {
     'fastener-described': 'What the bolts are', 'board-outlined': 'Outline', 'bolt-placed': 'Place of a bolt', 'bolt-lifted': 'Bolt off the board', 'bolt-described': 'Bolt’s entry',
     'bolts-out': 'Bolts out', 'bolts-in': 'Bolts in', 'bolt-stopped': 'Stop', 'stop-cleared': 'Clearing of the stop', 'bolt-broken': 'Broken bolt',
     'bolt-turned': 'Bolt', 'run-dropped': 'Run stopped', 'bleed-opened': 'Bleeding start', 'stroke-counted': 'Stroke', 'rest-started': 'Rest',
-    'pedal-judged': 'Pedal judgement', 'gear-tried': 'Gear', 'break-in-set': 'Break-in', 'odometer-read': 'Odometer', 'left-open': 'Reason',
+    'pedal-judged': 'Pedal judgement', 'gear-tried': 'Gear', 'break-in-set': 'Break-in', 'odometer-read': 'Odometer', 'left-open': 'Reason', 'left-open-withdrawn': 'Reason taken back',
     'handed-over': 'Hand-over', 'called-off': 'Calling off',
     'sheet-read': 'Reading of a sheet', 'orientation-noted': 'Way of a part', 'orientation-confirmed': 'Way confirmed', 'old-part-gone': 'Old part gone',
     'renewal-weighed': 'What is put into the question', 'renewal-decided': 'Decision', 'way-chosen': 'Way chosen', 'promised': 'Promise', 'part-came': 'Part is here',
-    'ladder-opened': 'Trouble on its ladder', 'rung-begun': 'Rung begun', 'rung-ended': 'How the rung went', 'gap-measured': 'Gap',
+    'ladder-opened': 'Trouble on its ladder', 'rung-begun': 'Rung begun', 'rung-ended': 'How the rung went', 'ladder-left': 'What follows from the ladder', 'gap-measured': 'Gap',
     'caution-acknowledged': 'Caution read', 'entry-replaced': 'New part', 'reservoir-set': 'Reservoir', 'reservoir-topped': 'Fluid poured in', 'reservoir-drawn': 'Fluid drawn off',
     'bleed-switched': 'Another way of bleeding', 'portion-moved': 'Fluid through the line', 'fluid-bought': 'Fluid bought', 'finding-noted': 'What was found', 'comeback-noted': 'Comeback', 'week-placed': 'Place in the week', 'paid': 'Payment', 'cause-found': 'Cause', 'check-made': 'Closing check', 'road-noted': 'Road test',
   }

@@ -3,7 +3,8 @@ import { TestLog } from '../../tests/support/job-log'
 import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
 import { bleedStage } from './bleeding'
 import { distanceToGo } from './break-in'
-import { changedParts, openBeforeHandover, pedalForbidden, whatHolds } from './ledger'
+import { openBeforeHandover } from './before-handover'
+import { changedParts, pedalForbidden, whatHolds } from './ledger'
 import { pumpVerdict } from './pump-verdict'
 import { summarise } from './summary'
 import { describeEvent, lastUndoable } from './undo'
@@ -99,7 +100,9 @@ describe('ledger', () => {
   })
   it('keeps the reason with the entry', () => {
     const log = open().done('cover-off').add('left-open', { entry: 'item:cover', reason: 'Customer fits it' })
-    expect(openBeforeHandover(log.state)).toMatchObject([{ entry: 'item:cover', reason: 'Customer fits it' }])
+    expect(openBeforeHandover(log.state)).toMatchObject([{ entry: 'item:cover', left: { reason: 'Customer fits it', personId: 'p' } }])
+    expect(log.refusal('left-open-withdrawn', { entry: 'item:stands' })).toContain('No reason')
+    expect(openBeforeHandover(log.add('left-open-withdrawn', { entry: 'item:cover' }).state)).toMatchObject([{ entry: 'item:cover', left: null }])
   })
 })
 

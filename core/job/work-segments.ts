@@ -1,6 +1,7 @@
 import { stepMinutes } from '../sequence/step-minutes'
 import { partsAwaited } from './arrivals'
 import { restEnd } from './bleeding'
+import { ladderMinutes } from './ladders'
 import type { JobState } from './state'
 
 /** Work ahead in one go, the wait behind it, and what it cannot begin without. */
@@ -15,7 +16,7 @@ export function workSegments(state: JobState): WorkSegment[] {
   const awaited = new Map(partsAwaited(state).map(part => [part.stepId, part]))
   const segments: WorkSegment[] = []
   const fresh = (): WorkSegment => ({ minutes: 0, waitAfter: 0, readyAt: null, because: null })
-  let now = fresh()
+  let now = { ...fresh(), minutes: ladderMinutes(state) }
   const close = (waitAfter: number) => {
     if (now.minutes > 0) segments.push({ ...now, waitAfter })
     now = fresh()

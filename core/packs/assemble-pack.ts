@@ -6,7 +6,8 @@ import type { ClosingCheck, RoadTask } from './closing-types'
 import type { BleedWay } from './bleed-types'
 import type { CarDrawing } from './drawing-types'
 import type { BenchData } from './sheet-types'
-import type { Caution, Fact, FastenerGroup, Ladder, LedgerItem, LinkSource, OperationSource, Outline, Pack, PackModule, PackOption, Place, Positioning, Reach, RefitOverride, Tool, When } from './types'
+import { knownAnswers } from './known-answers'
+import type { Caution, Fact, FastenerGroup, Ladder, LedgerItem, LinkSource, OperationSource, Outline, Pack, PackModule, PackOption, Place, Positioning, Reach, RefitOverride, Tool, ToolWord, When } from './types'
 
 /** What a module changes in the one it is made from. */
 export interface Adjustments {
@@ -22,7 +23,7 @@ export interface Adjustments {
 export interface ModuleSource extends PackModule { from?: string, adjust: Adjustments }
 
 /** A layout as written, before its modules are put in. */
-export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'bleeding' | 'closing' | 'roadTest' | 'drawing'> {
+export interface LayoutSource extends Omit<Pack, 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'tools' | 'toolWords' | 'cautions' | 'outlines' | 'ladders' | 'bench' | 'bleeding' | 'closing' | 'roadTest' | 'drawing'> {
   /** The drawing of its family, by id. */
   drawing?: string
   /** What is usual on this layout: sheet → field → the rule of thumb taken where nothing is entered. */
@@ -43,6 +44,7 @@ export interface Shelf {
   reach: Reach[]
   items: LedgerItem[]
   tools: Tool[]
+  toolWords: ToolWord[]
   cautions: Caution[]
   outlines: Outline[]
   ladders: Ladder[]
@@ -80,9 +82,18 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     if (!shared) throw new AssemblyError(`options[${index}]`, `there is no shared option "${option}"`)
     return shared
   })
-  const settle = settler(options, { ...Object.assign({}, ...wanted.map(module => module.assumes)), ...layout.fixed }, choicesElsewhere(shelf))
-  const worked = wanted.map(module => ({ ...module, operations: module.operations.flatMap(operation => settle(operation)) }))
-  const here = new Set(worked.flatMap(idsOf))
+  const fixed: Record<string, string> = { ...Object.assign({}, ...wanted.map(module => module.assumes)), ...layout.fixed }
+  const settle = settler(options, fixed, choicesElsewhere(shelf))
+  const settled = wanted.map(module => ({ ...module, operations: module.operations.flatMap(operation => settle(operation)) }))
+  const here = new Set(settled.flatMap(idsOf))
+  const bench = withGuides(assembleBench(shelf.bench, here, anywhere, settle), layout.guides)
+  const ladders = laddersOf(shelf, here, anywhere)
+  const known = {
+    options, ladders: new Set(ladders.map(ladder => ladder.id)), sheets: new Set(bench.sheets.map(sheet => sheet.id)),
+    parts: new Set([...settled.flatMap(module => module.parts.map(part => part.id)), ...bench.reachable.map(entry => entry.part)]),
+    fixed: Object.fromEntries(Object.entries(fixed).filter(([id]) => !options.some(option => option.id === id))),
+  }
+  const worked = settled.map(module => ({ ...module, operations: module.operations.map(operation => knownAnswers(operation, known)) }))
   const modules = worked.filter(module => module.operations.length > 0).map((module): PackModule => {
     const links = module.links.filter((link, index) => belongs(link, here, anywhere, `modules[${module.id}].links[${index}]`)).flatMap(link => settle(link))
     const groups = module.groups.map((group, index) => withoutAbsent(group, here, anywhere, `modules[${module.id}].groups[${index}]`))
@@ -90,21 +101,16 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
   })
   const steps = [...modules.flatMap(module => module.operations), ...shelf.positions] as Step[]
   const used = (kind: 'tools' | 'cautions') => new Set(steps.flatMap(step => [...step[kind], ...step.refit?.kind === 'mirror' ? step.refit.override[kind] ?? [] : []]))
-  const ladders = shelf.ladders.map((ladder) => {
-    const stranger = ladder.steps.find(step => !anywhere.has(step))
-    if (stranger !== undefined) throw new AssemblyError(`ladders[${ladder.id}].steps`, `unknown operation "${stranger}"`)
-    return { ...ladder, steps: ladder.steps.filter(step => here.has(step)) }
-  }).filter(ladder => ladder.everywhere || ladder.when.length + ladder.steps.length > 0)
   const [tools, cautions] = [used('tools'), used('cautions')]
   for (const ladder of ladders) {
     for (const id of ladder.cautions) cautions.add(id)
     for (const id of ladder.rungs.flatMap(rung => rung.tools)) tools.add(id)
   }
-  const { fixed: _fixed, rank: _rank, drawing, guides, ...rest } = layout
+  const { fixed: _fixed, rank: _rank, drawing, guides: _guides, ...rest } = layout
   return {
     ...rest, options, modules, links: layout.links.flatMap(link => settle(link)),
     positions: shelf.positions, reach: shelf.reach, items: shelf.items,
-    tools: shelf.tools.filter(tool => tools.has(tool.id)),
+    tools: shelf.tools.filter(tool => tools.has(tool.id)), toolWords: shelf.toolWords,
     cautions: shelf.cautions.filter(caution => cautions.has(caution.id)),
     outlines: shelf.outlines, ladders,
     bleeding: modules.some(module => module.operations.some(operation => operation.activity?.kind === 'bleed')) ? shelf.bleeding : [],
@@ -114,9 +120,18 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
       return { ...check, steps: check.steps.filter(step => here.has(step)) }
     }).filter((check, index) => shelf.closing[index]!.steps.length === 0 || check.steps.length > 0),
     roadTest: shelf.roadTest,
-    bench: withGuides(assembleBench(shelf.bench, here, anywhere, settle), guides),
+    bench,
     ...(drawing === undefined ? {} : { drawing: drawingOf(drawing, shelf, modules) }),
   }
+}
+
+/** Ladders that a layout has a use for. @throws AssemblyError on a step that no module of the shelf holds */
+function laddersOf(shelf: Shelf, here: Set<string>, anywhere: Set<string>): Ladder[] {
+  return shelf.ladders.map((ladder) => {
+    const stranger = ladder.steps.find(step => !anywhere.has(step))
+    if (stranger !== undefined) throw new AssemblyError(`ladders[${ladder.id}].steps`, `unknown operation "${stranger}"`)
+    return { ...ladder, steps: ladder.steps.filter(step => here.has(step)) }
+  }).filter(ladder => ladder.everywhere || ladder.when.length + ladder.steps.length > 0)
 }
 
 /** Puts a layout's own rules of thumb into its sheets. @throws AssemblyError on a sheet or a field of numbers it does not have */

@@ -11,13 +11,17 @@ export const noBench: BenchData = { sheets: [], orientations: [], oldParts: [], 
  */
 export function benchOf(bench: BenchData, has: (step: string) => boolean, keep: <T extends { when: When }>(thing: T) => T[]): BenchData {
   return {
-    sheets: bench.sheets.filter(sheet => sheet.steps.some(has)).flatMap(keep).map((sheet): Sheet => ({
-      ...sheet,
-      steps: sheet.steps.filter(has),
-      fields: sheet.fields.filter(field => !field.steps || field.steps.some(has)).flatMap(keep).map(({ reading, ...field }) => reading && has(reading.step) ? { ...field, reading } : field),
-      judges: sheet.judges.flatMap(keep),
-      ...(sheet.ways ? { ways: sheet.ways } : {}),
-    })),
+    sheets: bench.sheets.filter(sheet => sheet.steps.some(has)).flatMap(keep).map((sheet): Sheet => {
+      // A question that only other layouts ask feeds no computation here; one with a slip of the pen still does, and is found.
+      const absent = new Set(sheet.fields.filter(field => field.steps && !field.steps.some(has)).map(field => field.id))
+      return {
+        ...sheet,
+        steps: sheet.steps.filter(has),
+        fields: sheet.fields.filter(field => !absent.has(field.id)).flatMap(keep).map(({ reading, ...field }) => reading && has(reading.step) ? { ...field, reading } : field),
+        judges: sheet.judges.flatMap(keep).map(judge => ({ ...judge, inputs: Object.fromEntries(Object.entries(judge.inputs).filter(([, field]) => !absent.has(field))) })),
+        ...(sheet.ways ? { ways: sheet.ways } : {}),
+      }
+    }),
     orientations: bench.orientations.filter(entry => entry.off.some(has) || entry.back.some(has)).map(entry => ({ ...entry, off: entry.off.filter(has), back: entry.back.filter(has) })),
     oldParts: bench.oldParts.filter(entry => entry.off.some(has)).map(entry => ({ ...entry, off: entry.off.filter(has), until: entry.until.filter(has) })),
     ...(bench.mating && has(bench.mating.step) ? { mating: bench.mating } : {}),

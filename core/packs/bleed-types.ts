@@ -1,4 +1,5 @@
 import type { BleedMethod } from '../hydraulics/bleed-methods'
+import type { ThreePoint } from './types'
 
 export const bleedCounts = ['strokes', 'portions', 'minutes'] as const
 
@@ -16,6 +17,8 @@ export interface BleedWay {
   /** What one count is called, and many. */
   one: string
   many: string
+  /** Hands on, as the plan counts it: low, likely and high. The rest that follows is a wait of the plan. */
+  minutes?: ThreePoint
   perRound: number
   /** Rest between rounds; where minutes are counted, how long the bleeder stays open. */
   restMinutes: number

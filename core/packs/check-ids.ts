@@ -53,7 +53,10 @@ function unknownIds(pack: Pack): PackFault[] {
     }
   }
   for (const option of pack.options) want(`options[${option.id}].default`, 'choice', idsOf(option.choices), [option.default])
-  for (const item of [...pack.items, ...pack.modules.flatMap(module => module.items)]) want(`items[${item.id}].group`, 'fastener group', groups, [item.group])
+  for (const item of [...pack.items, ...pack.modules.flatMap(module => module.items)]) {
+    want(`items[${item.id}].group`, 'fastener group', groups, [item.group])
+    want(`items[${item.id}].newPart`, 'part', parts, [item.newPart])
+  }
   for (const module of pack.modules) {
     for (const operation of module.operations) {
       const path = `modules[${module.id}].operations[${operation.id}]`
@@ -63,8 +66,10 @@ function unknownIds(pack: Pack): PackFault[] {
       want(path, 'fact', facts, [...factsOf(operation), ...factsOf(override ?? {})])
       want(path, 'tool', tools, [...operation.tools, ...override?.tools ?? []])
       want(path, 'caution', cautions, [...operation.cautions, ...override?.cautions ?? []])
-      want(path, 'fastener group', groups, [operation.figure, override?.figure, groupOf(operation), groupOf(override ?? {})])
+      want(path, 'fastener group', groups, [operation.figure, override?.figure, groupOf(operation), groupOf(override ?? {}), ...operation.moreFigures ?? [], ...override?.moreFigures ?? []])
       want(path, 'way of bleeding', idsOf(pack.bleeding), [wayOf(operation), wayOf(override ?? {})])
+      const { minutes } = pack.bleeding.find(way => way.id === wayOf(operation)) ?? {}
+      if (minutes && minutes.join() !== operation.minutes.join() && !operation.learned) faults.push({ path: `${path}.minutes`, reason: `its way of bleeding takes ${minutes.join(', ')} minutes` })
       if (operation.refit.kind === 'by') want(`${path}.refit`, 'operation', operationIds, [operation.refit.operation])
       wantWhen(path, operation.when)
     }

@@ -1,5 +1,8 @@
+import { checkAnswers } from './check-answers'
+import { checkFasteners } from './check-fasteners'
 import { checkIds } from './check-ids'
 import { checkSense } from './check-sense'
+import { checkTools } from './check-tools'
 import { unknownTokens } from './terms'
 import type { TermTable } from './terms'
 import type { Pack } from './types'
@@ -10,11 +13,12 @@ export interface PackFault { path: string, reason: string }
 /**
  * Everything wrong with a pack: unknown or repeated ids, tokens the term table lacks, an option that is not there; and
  * where those are in order, cycles, facts needed but never given, things taken off for no reason, and a ledger
- * that does not come back to zero under some combination of options.
+ * that does not come back to zero under some combination of options; bad answers without a consequence, texts and tools that do not
+ * agree, fasteners that nobody sets.
  */
 export function checkPack(pack: Pack, terms: TermTable): PackFault[] {
   const faults = [...checkIds(pack), ...badTokens(pack, terms)]
-  return faults.length > 0 ? faults : checkSense(pack)
+  return faults.length > 0 ? faults : [...checkAnswers(pack), ...checkTools(pack), ...checkFasteners(pack), ...checkSense(pack)]
 }
 
 function badTokens(pack: Pack, terms: TermTable): PackFault[] {

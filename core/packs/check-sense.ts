@@ -1,12 +1,13 @@
 import { applies } from './applies'
 import type { PackFault } from './check-pack'
-import { combinationsOf, countCombinations, optionsIn } from './combinations'
+import { optionsIn } from './combinations'
 import { expandPack, PackError } from './expand-pack'
 import { knots } from './knots'
 import { refitId } from './mirror'
 import { possibleLinks, possibleOperations } from './possible-links'
 import type { PossibleLink, PossibleOperation } from './possible-links'
 import type { CarPosition, Pack, When } from './types'
+import { underEvery } from './under-every'
 
 /**
  * What makes no sense under some choice of options: a ledger that does not come back to zero, a fact that nothing brings
@@ -19,25 +20,6 @@ export function checkSense(pack: Pack): PackFault[] {
   const operations = possibleOperations(pack)
   const links = possibleLinks(pack, operations)
   return [...unbalanced(pack), ...unreachable(pack, operations), ...idle(pack, links), ...stranded(pack), ...cycles(pack, links)]
-}
-
-/** More combinations of options than this are not looked at one by one. */
-const MOST_COMBINATIONS = 8192
-
-/** Looks under every combination of the options that bear on something, and tells the first fault. */
-function underEvery(pack: Pack, relevant: Set<string>, path: string, look: (choices: Record<string, string>) => PackFault | null): PackFault[] {
-  const count = countCombinations(pack, relevant)
-  if (count > MOST_COMBINATIONS) return [{ path, reason: `${count} combinations of options bear on this; at most ${MOST_COMBINATIONS} can be looked at` }]
-  for (const choices of combinationsOf(pack, relevant)) {
-    const fault = look(choices)
-    if (fault) return [{ path: fault.path, reason: fault.reason + label(choices, relevant) }]
-  }
-  return []
-}
-
-function label(choices: Record<string, string>, ids: Iterable<string>): string {
-  const named = [...ids].filter(id => id in choices).map(id => `${id}=${choices[id]}`)
-  return named.length > 0 ? ` (${named.join(' ')})` : ''
 }
 
 interface Entry { net: number, when: When }

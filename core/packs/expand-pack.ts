@@ -1,6 +1,7 @@
 import { applies } from './applies'
 import { benchOf } from './bench-of'
 import { authoredOrder } from './authored-order'
+import { groupsSetBy } from './check-fasteners'
 import { factLinks } from './fact-links'
 import { findCycle } from './find-cycle'
 import { mirrorLink, mirrorOperation } from './mirror'
@@ -41,6 +42,7 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     ...refit.map(offBeforeBack),
     ...sources.flatMap(({ operation }) => undoneByAnother(operation.id, operation.refit.kind === 'by' ? operation.refit.operation : null)),
     ...facts.flatMap(fact => factLinks(fact, operations)),
+    ...wholeLinks(operations),
   ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after))
 
   const ordered = authoredOrder(operations, links)
@@ -106,6 +108,14 @@ function undoneByAnother(id: string, other: string | null): Link[] {
   return other === null ? [] : [{ before: id, after: other, kind: 'physical', because: 'The later step puts back what this one took off.', waitMinutes: 0 }]
 }
 
+/** A car that is driven or heard is whole: nothing comes off, apart or loose before. */
+function wholeLinks(operations: Operation[]): Link[] {
+  const strips = operations.filter(operation => ['make-safe', 'strip'].includes(operation.phase) && Object.keys(operation.takesOff).length > 0)
+  return operations.filter(operation => operation.whole).flatMap(test => strips.map((strip): Link => ({
+    before: test.id, after: strip.id, kind: 'safety', because: 'The car is driven and heard while it is whole; nothing comes off before.', waitMinutes: 0,
+  })))
+}
+
 /** One link per pair and kind; the longest wait wins, the first sentence stays. */
 function merge(links: Link[]): Link[] {
   const byPair = new Map<string, Link>()
@@ -141,6 +151,7 @@ function usedParts(pack: Pack, operations: Operation[]): Part[] {
 }
 
 function usedGroups(pack: Pack, operations: Operation[]): FastenerGroup[] {
-  const used = new Set(operations.flatMap(({ figure, activity }) => [figure, activity?.kind === 'tighten' ? activity.group : undefined]))
+  const off = new Set(operations.flatMap(operation => Object.keys(operation.takesOff)))
+  const used = new Set([...operations.flatMap(groupsSetBy), ...pack.modules.flatMap(module => module.items.flatMap(item => item.group !== undefined && off.has(item.id) ? item.group : []))])
   return pack.modules.flatMap(module => module.groups).filter(group => used.has(group.id))
 }

@@ -37,6 +37,8 @@ export function mirrorOperation(source: OperationSource, module: string): Operat
     parts: override.parts ?? {},
     dirt: override.dirt,
     milestone: override.milestone,
+    ...(override.moreFigures ? { moreFigures: override.moreFigures } : {}),
+    ...(override.leaves ? { leaves: override.leaves } : {}),
     ...(override.learned ? { learned: override.learned } : {}),
   }
 }

@@ -69,9 +69,29 @@ export const drawnParts = ['exhaust', 'propshaft', 'transfer-case', 'crossmember
 export type DrawnPart = typeof drawnParts[number]
 
 /** A thing that can be in the ledger; `part` says which part of the drawing shows it. */
-export interface LedgerItem { id: string, name: string, state: ItemState, goesTo?: string, part?: DrawnPart, /** Used once: what goes back is new, and why. */ singleUse?: string, /** The fasteners it is, by their group. */ group?: string }
+export interface LedgerItem {
+  id: string
+  name: string
+  state: ItemState
+  goesTo?: string
+  part?: DrawnPart
+  /** Used once: what goes back is new, and why. */
+  singleUse?: string
+  /** The fasteners it is, by their group: what is off is counted on their board. */
+  group?: string
+  /** Fasteners and clips that no book gives a figure for: tight by hand is tight. */
+  hand?: boolean
+  /** The part that goes in instead of it where the plan uses one; the old one stays with the old parts. */
+  newPart?: string
+  /** No reason lets it be left as it is when the car goes: wheels, brakes, steering. */
+  safety?: boolean
+}
 
-export interface Tool { id: string, name: string, size?: string }
+/** `drive` is the square that a tool turns with, `drives` the one that an extension or a joint passes on, in inches. */
+export interface Tool { id: string, name: string, size?: string, drive?: string, drives?: string }
+
+/** A word in the text of a step that speaks of a tool, and the tools of which the step then names one. */
+export interface ToolWord { word: string, tools: string[] }
 /** Drawings Eldrin has for what can hurt. */
 export const cautionSigns = ['under', 'heavy', 'dust', 'fire', 'fluid', 'spring', 'eye', 'current', 'moving', 'hot'] as const
 export type CautionSign = typeof cautionSigns[number]
@@ -124,6 +144,10 @@ export interface FastenerGroup {
   part: 'vehicle' | 'kit'
   treatment?: string
   board?: BoltMap
+  /** Somebody drives on it: it is set at a figure with its source, or a person answers for it by name. */
+  safety?: boolean
+  /** Where figures for fasteners of this kind usually lie, in N·m; one far outside is questioned. Common practice, no source. */
+  usualNm?: [low: number, high: number]
 }
 
 /** A way out of a trouble, rung by rung: the gentlest first. */
@@ -153,6 +177,8 @@ export interface Ladder {
   title: string
   /** What went on a bolt board that leads here: sheared, stripped, rounded. */
   when: string[]
+  /** It is about one bolt or one thing of several: which one is asked. */
+  asks?: string
   /** Steps at which it is likely; `everywhere` offers it at any. */
   steps: string[]
   everywhere: boolean
@@ -160,9 +186,33 @@ export interface Ladder {
   rungs: LadderRung[]
 }
 
+/**
+ * What an answer that is not good brings about. It is dealt with where one of these is done; else the step waits
+ * until a person answers for it with a reason.
+ */
+export interface BadAnswer {
+  because: string
+  /** Choices of the job that deal with it. */
+  options?: Choices
+  /** Parts in reach whose renewal deals with it. */
+  renews?: string[]
+  /** The ladder that leads out of it. */
+  ladder?: string
+  /** The sheet where it is measured and weighed. */
+  sheet?: string
+}
+
 export type ReadingSpec =
   | { id: string, name: string, kind: 'number', unit: string, required: boolean, low?: number, high?: number, about?: string }
-  | { id: string, name: string, kind: 'choice', choices: string[], required: boolean, about?: string, /** Answers with which the step is not done. */ stops?: string[] }
+  | {
+    id: string, name: string, kind: 'choice', choices: string[], required: boolean, about?: string
+    /** Answers with which the step is not done, whoever answers for it. */
+    stops?: string[]
+    /** Answers that are not good, with what follows from each. */
+    bad?: Record<string, BadAnswer>
+    /** Answers that are noted and watched, and ask for nothing. */
+    watch?: string[]
+  }
 
 /** Work with its own screen, counted act by act. */
 export type Activity =
@@ -199,6 +249,8 @@ export interface RefitOverride {
   dirt?: 'dirty' | 'clean'
   milestone?: string
   learned?: OperationSource['learned']
+  leaves?: OperationSource['leaves']
+  moreFigures?: OperationSource['moreFigures']
 }
 
 /** One piece of work, as written in a module. */
@@ -229,6 +281,14 @@ export interface OperationSource {
   dirt?: 'dirty' | 'clean'
   /** What is reached when this is done, in two or three words. */
   milestone?: string
+  /** How the bolts that it puts back are left, where it does not set them at their figure. */
+  leaves?: 'started' | 'snug'
+  /** No reason lets it be left undone when the car goes. */
+  safety?: boolean
+  /** The car is driven or heard: nothing has come off it before. */
+  whole?: boolean
+  /** Other groups that it sets at their figures besides. */
+  moreFigures?: string[]
   /** Where a garage's own times stand in `minutes`: what the pack said, and how many times were seen. */
   learned?: { from: ThreePoint, times: number }
   when: When
@@ -290,6 +350,7 @@ export interface Pack {
   modules: PackModule[]
   links: LinkSource[]
   tools: Tool[]
+  toolWords?: ToolWord[]
   cautions: Caution[]
   outlines: Outline[]
   ladders: Ladder[]

@@ -1,7 +1,8 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { link, operation, smallPack } from '../../tests/support/small-pack'
 import { expandPack } from '../packs'
-import { planJob, withoutPin, withPin } from '.'
+import { planJob, stepMinutes, withoutPin, withPin } from '.'
 import type { PlanSetting } from '.'
 
 const bench = (id: string, change: Parameters<typeof operation>[1] = {}) => operation(id, { phase: 'bench', place: 'top', minutes: [10, 20, 40], ...change })
@@ -40,13 +41,36 @@ describe('working hours', () => {
   it('keep a step whole that does not fit before closing', () => {
     const result = plan([bench('a', { minutes: [1, 40, 50] }), bench('b', { minutes: [1, 40, 50] })], [link('a', 'b', { mirror: false })], { hours, startMinuteOfDay: 480 })
     expect(startOf(result, 'b')).toBe(1440)
-    expect(result.totals.minutes).toBe(40 + 20 + 40)
-    expect(result.totals.closedMinutes).toBe(1380)
+    // The twenty minutes before closing that it does not fit into are closed, not worked and not waited for.
+    expect(result.totals).toMatchObject({ minutes: 40 + 40, waitMinutes: 0, closedMinutes: 1380 + 20 })
+    expect(result.steps[1]!.waitBecause).toBeUndefined()
   })
   it('let a wait run through the night', () => {
     const result = plan([bench('seal'), bench('torque')], [link('seal', 'torque', { mirror: false, waitMinutes: 300 })], { hours, startMinuteOfDay: 480 })
     expect(startOf(result, 'torque')).toBe(1440)
     expect(result.totals.waitMinutes).toBeLessThanOrEqual(40)
+  })
+})
+
+/** Plans made at any hour of any day, with work across closing time, nights and Sundays. */
+describe('minutes that are told', () => {
+  const links = [link('b', 'c', { mirror: false, waitMinutes: 90, because: 'It cures.' }), link('a', 'b', { mirror: false })]
+  const work = ['a', 'b', 'c', 'd', 'e', 'f'].map((id, index) => bench(id, { minutes: [5, 20 + 23 * index, 200] as [number, number, number] }))
+  it('are never below zero, leave nights and weekends out, and add up the same for steps, trips and plan', () => {
+    fc.assert(fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 0, max: 6 }), fc.integer({ min: 30, max: 600 }), fc.integer({ min: 0, max: 600 }), fc.subarray([0, 1, 2, 3, 4, 5, 6], { minLength: 1 }), (startMinuteOfDay, startWeekday, length, fromMinute, weekdays) => {
+      const result = plan(work, links, { hours: { fromMinute, toMinute: fromMinute + length, weekdays }, startMinuteOfDay, startWeekday, walkMinutes: 1, toolMinutes: 0.5 })
+      const likely = new Map(work.map(each => [each.id, each.minutes[1]]))
+      for (const step of result.steps) {
+        expect(stepMinutes(step)).toBeCloseTo(likely.get(step.id)!, 6)
+        expect(step.waitMinutes).toBeGreaterThanOrEqual(0)
+        expect(step.waitMinutes).toBeLessThanOrEqual(90 + 1e-6)
+        expect(step.waitBecause ?? 'It cures.').toBe('It cures.')
+      }
+      const told = result.steps.reduce((sum, step) => sum + stepMinutes(step) + step.setupMinutes + step.waitMinutes, 0)
+      expect(result.trips.reduce((sum, trip) => sum + trip.minutes, 0)).toBeCloseTo(told, 6)
+      expect(result.totals.minutes).toBeCloseTo(told, 6)
+      expect(result.totals.workMinutes + result.totals.setupMinutes + result.totals.waitMinutes).toBeCloseTo(told, 6)
+    }), { numRuns: 60 })
   })
 })
 

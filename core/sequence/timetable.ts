@@ -35,7 +35,7 @@ export function timetable(instance: Instance, { procedure, setting }: StepWords,
       const at = fit(calendar, clock, moving)
       steps.push({
         id: `${kind}-${moves++}`, kind, place: operation.place, car: carName, setupMinutes: 0, waitMinutes: 0, shortHanded: false,
-        startMinutes: at.start, finishMinutes: at.finish, ...closedNote(calendar, clock, at.finish),
+        startMinutes: at.start, finishMinutes: at.finish, minutes: moving, ...closedNote(at.finish - clock - moving),
       })
       clock = at.finish
     }
@@ -45,14 +45,16 @@ export function timetable(instance: Instance, { procedure, setting }: StepWords,
     const start = earliest > ready ? fit(calendar, earliest, workMinutes(instance, earliest, step)).start : ready
     const minutes = workMinutes(instance, start, step)
     const end = calendar ? workThrough(calendar, start, minutes) : start + minutes
-    const closed = calendar ? closedMinutes(calendar, clock, end) : 0
-    const wait = Math.max(0, end - clock - setup - minutes - closed)
+    // Idle is what a link or a part makes wait while work is open; the rest is closing time, and a day's end too short for the step.
+    const free = calendar ? workThrough(calendar, clock, setup) : clock + setup
+    const wait = earliest > free ? earliest - free - (calendar ? closedMinutes(calendar, free, earliest) : 0) : 0
+    const closed = Math.max(0, end - clock - setup - minutes - wait)
     finish[step] = end
     steps.push({
-      id: operation.id, kind: 'operation', place: operation.place, car: carName, startMinutes: start, finishMinutes: end,
+      id: operation.id, kind: 'operation', place: operation.place, car: carName, startMinutes: start, finishMinutes: end, minutes,
       setupMinutes: setup, waitMinutes: wait < 1e-6 ? 0 : wait,
       ...(wait < 1e-6 ? {} : { waitBecause: waitReason(instance, procedure, setting, finish, step) }),
-      ...(closed > 0 ? { closedMinutes: closed } : {}),
+      ...closedNote(closed),
       shortHanded: operation.hands === 2 && !setting.helper && !(start >= instance.helperFrom && end <= instance.helperTo),
     })
     moment.minutes = end
@@ -72,9 +74,8 @@ function fit(calendar: Calendar | null, minutes: number, duration: number): { st
   return { start, finish: workThrough(calendar, start, duration) }
 }
 
-function closedNote(calendar: Calendar | null, from: number, to: number): { closedMinutes?: number } {
-  const closed = calendar ? closedMinutes(calendar, from, to) : 0
-  return closed > 0 ? { closedMinutes: closed } : {}
+function closedNote(minutes: number): { closedMinutes?: number } {
+  return minutes > 1e-6 ? { closedMinutes: minutes } : {}
 }
 
 function waitReason(instance: Instance, procedure: Procedure, setting: PlanSetting, finish: Float64Array, step: number): string {

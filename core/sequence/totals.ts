@@ -1,3 +1,4 @@
+import { stepMinutes } from './step-minutes'
 import type { PlannedStep, PlanTotals } from './types'
 
 /** What a list of planned steps adds up to. */
@@ -8,7 +9,7 @@ export function totalsOf(steps: PlannedStep[]): PlanTotals {
   const finish = steps.at(-1)?.finishMinutes ?? 0
   const setup = sum(step => step.setupMinutes)
   const wait = sum(step => step.waitMinutes)
-  const moving = moves.reduce((total, step) => total + durationOf(step), 0)
+  const moving = moves.reduce((total, step) => total + stepMinutes(step), 0)
   return {
     minutes: finish - closed,
     workMinutes: finish - closed - setup - wait - moving,
@@ -18,8 +19,4 @@ export function totalsOf(steps: PlannedStep[]): PlanTotals {
     placeChanges: steps.filter((step, index) => index > 0 && step.place !== steps[index - 1]!.place).length,
     timesRaised: moves.filter(step => step.kind === 'raise').length,
   }
-}
-
-function durationOf(step: PlannedStep): number {
-  return step.finishMinutes - step.startMinutes
 }

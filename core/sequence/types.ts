@@ -37,11 +37,13 @@ export interface PlannedStep {
   /** Minutes from the start of the job to the start and the end of the work itself. */
   startMinutes: number
   finishMinutes: number
+  /** Minutes of the work itself, whatever closing time lies in between; a plan of long ago does not say. */
+  minutes?: number
   setupMinutes: number
   /** Time with idle hands before this step, and why. */
   waitMinutes: number
   waitBecause?: string
-  /** Hours after closing that fall before or into this step. */
+  /** Hours after closing that fall before or into this step, and what was left of a day that it did not fit into. */
   closedMinutes?: number
   /** Needs two people while nobody else is there. */
   shortHanded: boolean

@@ -1,4 +1,5 @@
 import { convert } from './convert'
+import type { NumberFormat } from './read-number'
 import type { UnitId } from './units'
 
 /** What a garage or a person likes to read. */
@@ -6,6 +7,11 @@ export interface UnitPreference {
   torque: 'N·m' | 'lbf·ft'
   length: 'mm' | 'in'
   distance: 'km' | 'mi'
+  /** Where they are not said: kilograms with millimetres, pounds with inches; millilitres. */
+  mass?: 'kg' | 'lb'
+  volume?: 'ml' | 'US qt'
+  /** How numbers are typed. */
+  numbers?: NumberFormat
 }
 
 /** A figure as written: number and unit, ready to be set on a tool. */
@@ -19,7 +25,7 @@ export interface Presented {
 const SMALL_TORQUE_LBFT = 10
 
 const decimals: Partial<Record<UnitId, number>> = {
-  'N·m': 1, 'lbf·ft': 1, 'lbf·in': 0, 'mm': 2, 'in': 3, 'thou': 0, 'km': 0, 'mi': 0, 'ml': 0, 'min': 0,
+  'N·m': 1, 'lbf·ft': 1, 'lbf·in': 0, 'mm': 2, 'in': 3, 'thou': 0, 'km': 0, 'mi': 0, 'ml': 0, 'US qt': 2, 'kg': 1, 'lb': 1, 'min': 0,
 }
 
 /**

@@ -14,10 +14,16 @@ export const garage = pgTable('garage', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),
   town: text('town').notNull(),
+  /** Street and telephone, as they stand on papers. */
+  address: text('address').notNull().default(''),
   words: text('words', { enum: ['us', 'uk'] }).notNull().default('us'),
   torqueUnit: text('torque_unit', { enum: ['N·m', 'lbf·ft'] }).notNull().default('N·m'),
   lengthUnit: text('length_unit', { enum: ['mm', 'in'] }).notNull().default('mm'),
   distanceUnit: text('distance_unit', { enum: ['km', 'mi'] }).notNull().default('km'),
+  massUnit: text('mass_unit', { enum: ['kg', 'lb'] }).notNull().default('kg'),
+  volumeUnit: text('volume_unit', { enum: ['ml', 'US qt'] }).notNull().default('ml'),
+  /** The sign before decimals in what is typed. */
+  numberFormat: text('number_format', { enum: ['point', 'comma'] }).notNull().default('point'),
   /** Option id → choice that this garage takes where trades people disagree. */
   schools: jsonb('schools').$type<Record<string, string>>().notNull().default({}),
   /** Tools that have to be borrowed. */
@@ -44,6 +50,8 @@ export const person = pgTable('person', {
   id: uuid('id').primaryKey(),
   garageId: garageId(),
   name: text('name').notNull(),
+  /** Works here no more; what the logs say of somebody stays. */
+  gone: boolean('gone').notNull().default(false),
 })
 
 export const vehicle = pgTable('vehicle', {

@@ -18,6 +18,7 @@ export async function paperOf(store: GarageStore, terms: TermTable, jobId: strin
   const state = reduceJob(log)
   if (!state.procedure) throw new Refused(409, [{ path: 'id', reason: 'The job has no plan yet.' }])
   const { words, torqueUnit, lengthUnit, distanceUnit, currency, labourPerHour, taxPercent, partsMarginPercent, callOut } = await store.garage.settings()
+  const people = new Map((await store.garage.people()).map(person => [person.id, person.name]))
   const preference: UnitPreference = { torque: torqueUnit, length: lengthUnit, distance: distanceUnit }
   const money = new Intl.NumberFormat('en', { style: 'currency', currency })
   const distance = (km: number) => {
@@ -36,6 +37,7 @@ export async function paperOf(store: GarageStore, terms: TermTable, jobId: strin
     day: at => format(new Date(at), 'd MMMM yyyy'),
     symptom: id => symptomWords[id] ?? id,
     source: source => sourceLabels.find(entry => entry.id === source as SourceKind)?.label ?? source,
+    person: id => people.get(id) ?? 'Somebody of the garage',
     rates: { labourPerHour, taxPercent, partsMarginPercent, callOut }, observed: observedMinutes(log, state),
   })
   return { ...paper, number: state.number }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { sequence } from '../../core'
-import type { packs } from '../../core'
+import { packs, sequence } from '../../core'
+import { shelf } from '../support/packs'
 
 const chain: packs.ThreePoint[] = [[3, 5, 9], [8, 12, 20], [1, 2, 8], [4, 7, 14], [10, 18, 45], [2, 2, 6]]
 const steps = (estimates: packs.ThreePoint[], setupMinutes = 0): sequence.TimedStep[] => estimates.map(estimate => ({ setupMinutes, estimate, waits: [], notBefore: 0 }))
@@ -110,5 +110,17 @@ describe('darkFrom', () => {
   })
   it('knows places where it does not get dark', () => {
     expect(sequence.darkFrom(66, 20, 172)).toBeNull()
+  })
+})
+
+/** The headline of a job and the middle of the drawn finish times are the same promise. */
+describe.each([...shelf.packs.values()])('even odds of $id', (pack) => {
+  it('lie where the minutes of even odds add up to, within two in a hundred, and not before', () => {
+    const procedure = packs.expandPack(pack)
+    const plan = sequence.planJob(procedure)
+    const headline = plan.steps.reduce((sum, step) => sum + sequence.expectedMinutes(procedure, step) + step.setupMinutes + step.waitMinutes, 0)
+    const drawn = sequence.finishBy(sequence.finishTimes(sequence.stepsToRun(procedure, plan.setting, plan.steps, new Map(), new Map()), null), 0.5)
+    expect(Math.abs(headline / drawn - 1)).toBeLessThan(0.02)
+    expect(headline).toBeGreaterThan(plan.totals.minutes)
   })
 })

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { job, packs, sequence } from '../../core'
-import { applies } from '../../core/packs/applies'
 import type { JobEvent } from '../../core/job'
+import { differing } from '../support/differing'
 import { pairwise } from '../support/pairwise'
 import { shelf } from '../support/packs'
 
@@ -56,13 +56,6 @@ function numbers(seed: number): () => number {
   return () => (state = (state * 16807) % 2147483647) / 2147483647
 }
 
-/** One of every lot of combinations that expand to the same work: under which the same operations, links, positions and reaches apply. */
-function differing(pack: packs.Pack): Record<string, string>[] {
-  const things = [...pack.modules.flatMap(module => [...module.operations, ...module.links]), ...pack.links, ...pack.positions, ...pack.reach]
-  const whens = [...new Map(things.filter(thing => thing.when.length > 0).map(thing => [JSON.stringify(thing.when), thing.when])).values()]
-  return [...new Map(packs.optionCombinations(pack).map(options => [whens.map(when => applies(when, options) ? 1 : 0).join(''), options])).values()]
-}
-
 describe.each([...shelf.packs.values()])('$id', (pack) => {
   const all = differing(pack)
 
@@ -81,17 +74,18 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
     expect(Math.max(...operationCounts)).toBeLessThanOrEqual(180)
   }, 300_000)
 
-  it('has between 70 and 140 operations with its default options, bar what an option adds', () => {
+  it('has between 70 and 150 operations with its default options, bar what an option adds', () => {
     const { operations } = packs.expandPack(pack)
     expect(operations.length).toBeGreaterThanOrEqual(70)
-    expect(operations.length).toBeLessThanOrEqual(140)
+    expect(operations.length).toBeLessThanOrEqual(150)
     expect(new Set(operations.map(operation => operation.phase))).toEqual(new Set(packs.phases))
   })
 
   it('is done sooner than as it is written down by at least 15 in 100 of its set-up time', () => {
     const { totals, authored } = sequence.planJob(packs.expandPack(pack))
     expect(authored.minutes - totals.minutes).toBeGreaterThan(authored.setupMinutes * 0.15)
-    expect(totals.setupMinutes).toBeLessThan(authored.setupMinutes * 0.9)
+    // A wait is sometimes filled at the price of a walk or a raise.
+    expect(totals.setupMinutes + totals.waitMinutes).toBeLessThan((authored.setupMinutes + authored.waitMinutes) * 0.9)
   })
 
   it('says why for every link, and names the way out for one wherever two are wanted', () => {
@@ -143,6 +137,8 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
         event('plan-made', { procedure: bare, plan }),
       ]
       const state = job.reduceJob(log)
+      // What safety asks for: figures with their source.
+      for (const group of procedure.groups) job.applyEvent(state, event('figure-named', { group: group.id, torqueNm: 40, sourceKind: 'vehicle-book', reference: 'Book, page 1' }))
       for (const stepId of plan.order) {
         const unread = job.cautionsToRead(state, stepId).map(caution => caution.id)
         if (unread.length > 0) job.applyEvent(state, event('caution-acknowledged', { cautionIds: unread }))
@@ -157,6 +153,9 @@ describe.each([...shelf.packs.values()])('$id', (pack) => {
         }
       }
       expect(state.ledger).toEqual({})
+      // Every bolt that was touched stands at its figure; one without a run of its own was set by its step.
+      const byRun = new Set(procedure.operations.flatMap(({ activity }) => activity?.kind === 'tighten' ? activity.group : []))
+      for (const { group, counts } of job.groupStands(state).filter(stand => !byRun.has(stand.group.id))) expect([group.id, counts.out + counts.started + counts.snug + counts.feel]).toEqual([group.id, 0])
       for (const check of procedure.closing ?? []) if (check.kind === 'hand') job.applyEvent(state, event('check-made', { checkId: check.id, good: true, note: '' }) as never)
       expect(job.admit(state, event('handed-over', { to: 'Somebody', odometerKm: null }), log)).toBeNull()
     })

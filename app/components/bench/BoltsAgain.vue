@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isOut } from '../../../core/fasteners'
 import { boltReuse } from '../../../core/decisions'
 import { jobFigure } from '../../../core/job'
 
@@ -10,7 +11,7 @@ const marginOpen = ref(false)
 const words = { renew: { text: 'New ones', tone: 'text-danger' }, measure: { text: 'Measure first', tone: 'text-attention' }, reuse: { text: 'Again', tone: 'text-good' }, unknown: { text: 'Not known', tone: 'text-quiet' } } as const
 const groups = computed(() => state.value.procedure!.groups.map((group) => {
   const bolts = state.value.boards[group.id]?.bolts ?? []
-  return { group, bolts, out: bolts.filter(bolt => bolt.out || bolt.condition !== null).length, verdict: boltReuse({ figure: jobFigure(state.value, group.id)?.figure ?? null, facts: state.value.fasteners[group.id] ?? null, bolts }) }
+  return { group, bolts, out: bolts.filter(bolt => isOut(bolt) || bolt.condition !== null).length, verdict: boltReuse({ figure: jobFigure(state.value, group.id)?.figure ?? null, facts: state.value.fasteners[group.id] ?? null, bolts }) }
 }).sort((a, b) => rank(a.verdict.verdict) - rank(b.verdict.verdict)))
 const rank = (verdict: keyof typeof words) => ['renew', 'measure', 'reuse', 'unknown'].indexOf(verdict)
 </script>

@@ -5,6 +5,7 @@ import type { SheetField } from '../../../core/packs'
 import { readEntry } from '../../lib/read-entry'
 
 /** Readings of a dial gauge round a circle: typed place by place, or taken by a gauge that speaks. */
+const numbers = useNumbers()
 const props = defineProps<{ field: Extract<SheetField, { kind: 'dial' }>, entries: DialValue[], name: string, limitMm: number | null }>()
 const emit = defineEmits<{ keep: [entries: DialValue[]] }>()
 const STEP_DEG = 45
@@ -28,7 +29,7 @@ function add(entry: DialValue) {
 }
 function enter() {
   if (heightText.value.trim() === '') return
-  const angle = Number(angleText.value.replace(',', '.').replace('°', ''))
+  const angle = numbers.plain(angleText.value.replace('°', ''))
   add({ ...readEntry(heightText.value, 'mm', units.preference.value), angleDeg: angleText.value.trim() === '' || !Number.isFinite(angle) ? null : angle })
   heightText.value = ''
   heightInput.value?.focus()

@@ -3,6 +3,7 @@ import type { RenewalLine } from '../../composables/useRenewals'
 import { minutesText } from '../../lib/durations'
 
 /** What is put into the question of one part, why, both schools, and the decision. */
+const numbers = useNumbers()
 const props = defineProps<{ line: RenewalLine }>()
 const emit = defineEmits<{ weigh: [change: { partCost?: number | null, minutesNow?: number | null, minutesLater?: number | null, comebackCost?: number }], school: [optionId: string, choiceId: string] }>()
 const { store, state } = useJob()
@@ -19,7 +20,7 @@ const fields = computed(() => [
 ])
 function change(key: 'partCost' | 'minutesNow' | 'minutesLater' | 'comebackCost', text: string) {
   problem.value = ''
-  const value = text.trim() === '' ? null : Number(text.replace(',', '.'))
+  const value = text.trim() === '' ? null : numbers.plain(text)
   if (value !== null && (!Number.isFinite(value) || value < 0)) {
     problem.value = `“${text}” is no amount.`
     return

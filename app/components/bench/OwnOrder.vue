@@ -5,6 +5,7 @@ import type { PartsLine } from '../../composables/usePartsList'
 import { newId } from '../../lib/ids'
 
 /** A part ordered by telephone or over the counter: from whom, what it costs, when it is there. */
+const numbers = useNumbers()
 const props = defineProps<{ line: PartsLine }>()
 const emit = defineEmits<{ close: [] }>()
 const { store } = useJob()
@@ -14,7 +15,7 @@ const form = reactive({ supplier: '', price: props.line.priceEach === null ? '' 
 const problems = ref<Record<string, string>>({})
 function keep() {
   const at = new Date(form.at)
-  const price = form.price.trim() === '' ? null : Number(form.price.replace(',', '.'))
+  const price = form.price.trim() === '' ? null : numbers.plain(form.price)
   const read = partOrdered.safeParse({
     orderId: newId(), partId: props.line.partId, name: t(props.line.name), count: props.line.count, priceEach: price,
     supplier: form.supplier, orderNo: null, arrivesAt: Number.isNaN(at.getTime()) ? '' : at.toISOString(),

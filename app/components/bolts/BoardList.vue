@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockPosition } from '../../../core/fasteners'
+import { clockPosition, isOut } from '../../../core/fasteners'
 import type { BoltBoard } from '../../../core/fasteners'
 import { boltSize, boltState } from '../../lib/bolt-words'
 
@@ -20,7 +20,7 @@ const units = useUnits()
         <span class="figure text-lg font-bold">{{ index + 1 }}</span>
         <span class="figure">{{ clockPosition(bolt.xMm, bolt.yMm, seenFrom) }}</span>
         <span>
-          <span class="font-semibold" :class="bolt.out && bolt.condition === null ? 'text-attention' : bolt.condition === 'sheared' || bolt.condition === 'stripped' ? 'text-danger' : ''">{{ boltState(bolt) }}</span>
+          <span class="font-semibold" :class="isOut(bolt) && bolt.condition === null ? 'text-attention' : bolt.condition === 'sheared' || bolt.condition === 'stripped' ? 'text-danger' : ''">{{ boltState(bolt) }}</span>
           <span v-if="bolt.suspect" class="text-danger">, suspect</span>
           <span v-if="boltSize(bolt, units.reading)" class="figure block">{{ boltSize(bolt, units.reading) }}</span>
           <span class="block text-sm text-quiet">{{ [bolt.holds ? `holds ${t(bolt.holds)}` : '', bolt.from === 'engine' ? 'from the engine side' : '', bolt.singleUse ? 'renew' : '', bolt.note].filter(Boolean).join(' · ') }}</span>

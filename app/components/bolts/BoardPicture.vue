@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { boltName, clockPosition, outlinePoints } from '../../../core/fasteners'
+import { boltName, clockPosition, isOut, outlinePoints } from '../../../core/fasteners'
 import type { BoardBolt, BoltBoard } from '../../../core/fasteners'
 import type { Outline } from '../../../core/packs'
 import { boltSize, boltState } from '../../lib/bolt-words'
@@ -118,10 +118,10 @@ function walk(bolt: BoardBolt, by: 1 | -1) {
       <circle class="halo" :cx="x" :cy="y" :r="frame.unit * 7" :fill="chosen === bolt.id ? 'var(--tint)' : 'transparent'" :stroke="chosen === bolt.id ? 'var(--action)' : 'transparent'" :stroke-width="frame.unit * 0.8" />
       <line v-if="bar" v-bind="bar" stroke="var(--ink)" :stroke-width="frame.unit * 1.2" stroke-linecap="butt" />
       <circle v-if="otherSide" :cx="x" :cy="y" :r="frame.unit * 5.2" stroke="var(--ink)" :stroke-width="frame.unit * 0.4" />
-      <circle :cx="x" :cy="y" :r="frame.unit * 3.8" :fill="bolt.out ? 'var(--sheet)' : 'var(--ink)'" stroke="var(--ink)" :stroke-width="frame.unit * 0.7" />
-      <circle v-if="bolt.out && bolt.condition === null" :cx="x" :cy="y" :r="frame.unit * 6" stroke="var(--attention)" :stroke-width="frame.unit * 0.9" />
+      <circle :cx="x" :cy="y" :r="frame.unit * 3.8" :fill="isOut(bolt) ? 'var(--sheet)' : 'var(--ink)'" stroke="var(--ink)" :stroke-width="frame.unit * 0.7" />
+      <circle v-if="isOut(bolt) && bolt.condition === null" :cx="x" :cy="y" :r="frame.unit * 6" stroke="var(--attention)" :stroke-width="frame.unit * 0.9" />
       <circle v-if="bolt.suspect" :cx="x" :cy="y" :r="frame.unit * 6" stroke="var(--danger)" :stroke-width="frame.unit * 0.8" :stroke-dasharray="`${frame.unit * 1.6} ${frame.unit * 1.2}`" />
-      <text :x="x" :y="y + frame.unit * 1.45" text-anchor="middle" class="figure" :font-size="frame.unit * 4.2" font-weight="700" :fill="bolt.out ? 'var(--ink)' : 'var(--paper)'">{{ index + 1 }}</text>
+      <text :x="x" :y="y + frame.unit * 1.45" text-anchor="middle" class="figure" :font-size="frame.unit * 4.2" font-weight="700" :fill="isOut(bolt) ? 'var(--ink)' : 'var(--paper)'">{{ index + 1 }}</text>
       <path v-if="failed(bolt)" :d="`M${x - frame.unit * 4} ${y - frame.unit * 4}l${frame.unit * 8} ${frame.unit * 8}m0 ${-frame.unit * 8}l${-frame.unit * 8} ${frame.unit * 8}`" stroke="var(--danger)" :stroke-width="frame.unit" />
       <title>{{ words(bolt) }} ({{ clockPosition(bolt.xMm, bolt.yMm, seenFrom) }})</title>
     </g>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { boltName } from '../../../core/fasteners'
+import { boltName, isOut } from '../../../core/fasteners'
 import type { BoardBolt, BoltBoard, BoltCondition } from '../../../core/fasteners'
 import { boltSize, boltState, conditionLabel, headLabels, materialLabels } from '../../lib/bolt-words'
 
@@ -28,7 +28,7 @@ const material = computed(() => t(materialLabels.find(entry => entry.id === prop
     </p>
     <p v-if="bolt.suspect" class="border-l-4 border-danger pl-3">Suspect: one of its group broke, and this one has had the same load. Measure it or renew it.</p>
     <p v-if="bolt.note" class="border-l-4 border-rule pl-3 italic">{{ bolt.note }}</p>
-    <template v-if="!bolt.out">
+    <template v-if="!isOut(bolt)">
       <p class="label">It is out, and looks</p>
       <div class="flex flex-wrap gap-2">
         <button v-for="condition in quick" :key="condition" class="button" @click="store.write('bolts-out', { ...ids, condition })">{{ conditionLabel(condition).toLowerCase() }}</button>

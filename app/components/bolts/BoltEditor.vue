@@ -10,6 +10,7 @@ const emit = defineEmits<{ done: [] }>()
 const { store } = useJob()
 const t = useTerms()
 const units = useUnits()
+const numbers = useNumbers()
 const form = reactive({ thread: '', length: '', head: '' as HeadKind | '', drive: '', from: 'box' as 'box' | 'engine', holds: '', material: '' as ThreadMaterial | '', singleUse: false, note: '', condition: null as BoltCondition | null })
 const problems = ref<Record<string, string>>({})
 
@@ -33,7 +34,7 @@ function read<T>(field: string, work: () => T): T | undefined {
 }
 function lengthMm(): number | undefined {
   if (!form.length.trim()) return undefined
-  const { value, unit } = parseQuantity(form.length, units.preference.value.length)
+  const { value, unit } = parseQuantity(form.length, units.preference.value.length, numbers.format.value)
   const length = Math.round(convert(value, unit, 'mm') * 10) / 10
   if (length <= 0 || length > 400) throw new RangeError('A bolt is longer than nothing and shorter than 400 mm.')
   return length

@@ -11,6 +11,7 @@ const emit = defineEmits<{ done: [] }>()
 const { store, state } = useJob()
 const t = useTerms()
 const units = useUnits()
+const numbers = useNumbers()
 const lengthUnit = computed(() => units.preference.value.length)
 const shown = (mm: number | undefined) => mm === undefined ? '' : String(Math.round(convert(mm, 'mm', lengthUnit.value) * 1000) / 1000)
 const known = state.value.fasteners[props.group.id]
@@ -25,7 +26,7 @@ const problemOf = (field: string) => problem.value?.path === field ? problem.val
 function length(field: string, text: string): number | undefined {
   if (!text.trim()) return undefined
   try {
-    const { value, unit } = parseQuantity(text, lengthUnit.value)
+    const { value, unit } = parseQuantity(text, lengthUnit.value, numbers.format.value)
     const mm = Math.round(convert(value, unit, 'mm') * 100) / 100
     if (mm <= 0 || mm > 500) throw new FieldError(field, 'A length here is above zero and below half a meter.')
     return mm

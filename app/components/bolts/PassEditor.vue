@@ -7,6 +7,7 @@ import { passNames } from '../../lib/passes'
 const props = defineProps<{ figureNm: number }>()
 const passes = defineModel<TighteningPass[]>({ required: true })
 const units = useUnits()
+const numbers = useNumbers()
 const problems = ref<Record<number, string>>({})
 const editable = (pass: TighteningPass) => pass.kind === 'part'
 const shownUnit = computed(() => units.torque(Math.max(props.figureNm, 1)).main.unit)
@@ -14,7 +15,7 @@ const shownUnit = computed(() => units.torque(Math.max(props.figureNm, 1)).main.
 function set(index: number, text: string) {
   const { [index]: _gone, ...others } = problems.value
   try {
-    const { value, unit } = parseQuantity(text, shownUnit.value)
+    const { value, unit } = parseQuantity(text, shownUnit.value, numbers.format.value)
     const torqueNm = Math.round(convert(value, unit, 'N·m') * 10) / 10
     const reason = torqueNm <= 0 ? 'A torque is a number above zero.' : torqueNm >= props.figureNm ? 'On the way, so below the figure.' : ''
     problems.value = reason ? { ...others, [index]: reason } : others

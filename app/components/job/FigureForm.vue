@@ -14,6 +14,7 @@ const emit = defineEmits<{ named: [] }>()
 const { store, state } = useJob()
 const t = useTerms()
 const units = useUnits()
+const numbers = useNumbers()
 const value = ref('')
 const unit = ref<TorqueUnit>(units.preference.value.torque)
 const rows = ref<StageRow[]>([])
@@ -46,14 +47,14 @@ function parse<T>(work: () => T): Parsed<T> {
 }
 const round = (torqueNm: number) => Math.round(torqueNm * 100) / 100
 const readTorque = (text: string) => {
-  const quantity = parseQuantity(text, unit.value)
+  const quantity = parseQuantity(text, unit.value, numbers.format.value)
   return { ...quantity, torqueNm: round(convert(quantity.value, quantity.unit, 'N·m')) }
 }
 const first = computed(() => parse(() => readTorque(value.value)))
 const readRow = (row: StageRow): Stage => {
   if (row.kind === 'lap') return { kind: 'lap' }
   if (row.kind === 'torque') return { kind: 'torque', torqueNm: readTorque(row.text).torqueNm }
-  return row.kind === 'angle' ? { kind: 'angle', angleDeg: parseQuantity(row.text, '°').value } : { kind: 'wait', minutes: convert(parseQuantity(row.text, 'min').value, parseQuantity(row.text, 'min').unit, 'min') }
+  return row.kind === 'angle' ? { kind: 'angle', angleDeg: parseQuantity(row.text, '°', numbers.format.value).value } : { kind: 'wait', minutes: convert(parseQuantity(row.text, 'min', numbers.format.value).value, parseQuantity(row.text, 'min', numbers.format.value).unit, 'min') }
 }
 const stages = computed(() => rows.value.map(row => parse(() => readRow(row))))
 const rowProblems = computed(() => {

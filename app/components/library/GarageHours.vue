@@ -5,6 +5,7 @@ import { momentText } from '../../lib/moments'
 import { issuesOf } from '../../lib/reason-of'
 
 /** The garage's usual hours for new jobs, and where it works, for the hour of darkness. */
+const numbers = useNumbers()
 const garage = useGarageStore()
 const problem = ref('')
 const saved = ref('')
@@ -12,7 +13,7 @@ const { hours, location } = garage.garage!
 const usual = ref(hours ?? { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5] })
 const form = reactive({ kept: hours !== null, latitude: location ? String(location.latitude) : '', longitude: location ? String(location.longitude) : '' })
 const dark = computed(() => garage.garage?.location ? darkToday(garage.garage.location, new Date()) : null)
-const degrees = (text: string) => text.trim() === '' ? null : Number(text.replace(',', '.'))
+const degrees = (text: string) => text.trim() === '' ? null : numbers.plain(text)
 
 async function save() {
   problem.value = ''

@@ -3,10 +3,11 @@ import { garageSettings } from '../../../contracts/jobs'
 import { issuesOf } from '../../lib/reason-of'
 
 /** What the garage asks for: an hour, coming out, on top of parts, tax; in which money, on which paper. */
+const numbers = useNumbers()
 const garage = useGarageStore()
 const { labourPerHour, currency, taxPercent, partsMarginPercent, callOut, paper } = garage.garage!
 const form = reactive({ hour: String(labourPerHour), currency, tax: String(taxPercent), margin: String(partsMarginPercent), callOut: String(callOut), paper })
-const number = (text: string) => Number(text.replace(',', '.'))
+const number = (text: string) => numbers.plain(text)
 const problem = ref('')
 const saved = ref('')
 const currencies = ['USD', 'EUR', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'ZAR', 'INR', 'JPY']

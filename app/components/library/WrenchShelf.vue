@@ -10,6 +10,7 @@ import { issuesOf } from '../../lib/reason-of'
 /** The garage's torque wrenches with range, drive and calibration; by these a run names the one that fits. */
 const store = useWrenchStore()
 const units = useUnits()
+const numbers = useNumbers()
 const messages = useMessages()
 const editing = ref<string | null>(null)
 const form = reactive({ name: '', min: '', max: '', drive: '1/2' as DriveSize, length: '', calibratedOn: '' })
@@ -30,7 +31,7 @@ function edit(wrench: TorqueWrench | null) {
 }
 function read(field: string, text: string, unit: 'N·m' | 'lbf·ft' | 'mm' | 'in', to: 'N·m' | 'mm'): number {
   try {
-    const quantity = parseQuantity(text, unit)
+    const quantity = parseQuantity(text, unit, numbers.format.value)
     return Math.round(convert(quantity.value, quantity.unit, to) * 100) / 100
   }
   catch (error) {

@@ -7,6 +7,7 @@ import { stopwatch } from '../../lib/durations'
 import { momentText } from '../../lib/moments'
 
 /** Bleeding by one school or another: counted, rests timed by the log, pedal judged after each round. */
+const numbers = useNumbers()
 const props = defineProps<{ operation: Operation, blocked: string | null }>()
 const { store, state, path } = useJob()
 const t = useTerms()
@@ -58,7 +59,7 @@ function restNow() {
   store.write('rest-started', { stepId: stepId.value })
 }
 function bottle() {
-  const ml = Number(caught.value.replace(',', '.'))
+  const ml = numbers.plain(caught.value)
   if (!(ml > 0)) return
   if (store.write('portion-moved', { stepId: stepId.value, ml })) caught.value = ''
 }

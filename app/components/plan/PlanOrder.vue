@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepMinutes } from '../../../core/sequence'
 import type { Plan } from '../../../core/sequence'
 import { minutesText } from '../../lib/durations'
 
@@ -9,7 +10,7 @@ const steps = computed(() => new Map(props.plan.steps.map(step => [step.id, step
 
 function minutesOf(id: string): string {
   const step = steps.value.get(id)!
-  return String(Math.round(step.finishMinutes - step.startMinutes - (step.closedMinutes ?? 0)) || '<1')
+  return String(Math.round(stepMinutes(step)) || '<1')
 }
 function press(event: KeyboardEvent, stepId: string) {
   if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) emit('shift', stepId, event.key === 'ArrowUp' ? -1 : 1)

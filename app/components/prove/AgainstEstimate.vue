@@ -6,6 +6,7 @@ import { minutesText } from '../../lib/durations'
 import { momentText } from '../../lib/moments'
 
 /** What was planned beside what was worked, by phase, and what that means in money. */
+const numbers = useNumbers()
 const { store, state } = useJob()
 const t = useTerms()
 const { money } = useMoney()
@@ -15,7 +16,7 @@ const observed = computed(() => observedMinutes(store.log, state.value))
 const costs = computed(() => jobCosts(state.value, rates.value, observed.value))
 const phaseNames = { 'test': 'Tests', 'make-safe': 'Making safe, lifting', 'strip': 'Strip', 'bench': 'Bench', 'refit': 'Refit', 'fill': 'Fluids and hydraulics', 'prove': 'Proving' } as const
 const titles = computed(() => new Map(state.value.procedure!.operations.map(operation => [operation.id, operation])))
-const longest = computed(() => Math.max(1, ...costs.value.byPhase.flatMap(entry => [entry.timedEstimate, entry.actual ?? 0])))
+const longest = computed(() => Math.max(1, ...costs.value.byPhase.flatMap(entry => [entry.measuredEstimate, entry.measured ?? 0])))
 const far = computed(() => observed.value.flatMap((entry) => {
   const operation = titles.value.get(entry.operationId)!
   const off = entry.minutes - operation.minutes[1]
@@ -26,7 +27,7 @@ const amount = ref('')
 const how = ref('')
 const problem = ref('')
 function pay() {
-  const value = amount.value.trim() === '' ? Math.round(toPay.value * 100) / 100 : Number(amount.value.replace(',', '.'))
+  const value = amount.value.trim() === '' ? Math.round(toPay.value * 100) / 100 : numbers.plain(amount.value)
   problem.value = !Number.isFinite(value) || value === 0 ? 'How much came in, as a number?' : how.value.trim() === '' ? 'How was it paid?' : ''
   if (problem.value || !store.write('paid', { amount: value, how: how.value.trim() })) return
   amount.value = ''
@@ -39,15 +40,16 @@ useKeys({ Backspace: store.undo })
   <SheetWithMargin margin-title="Money">
     <ProveHead />
     <h1 class="text-2xl">Against the estimate</h1>
-    <p v-if="observed.length === 0" class="mt-3 text-lg">Nothing is done yet, so there is nothing to set against the plan.</p>
+    <p v-if="Object.keys(state.done).length === 0" class="mt-3 text-lg">Nothing is done yet, so there is nothing to set against the plan.</p>
+    <p v-else-if="observed.length === 0" class="mt-3 text-lg" data-testid="against">Not measured. No timer ran, and the steps were ticked off faster or slower than anybody works, so nothing is told as worked. The plan computes <span class="figure">{{ minutesText(costs.estimatedMinutes) }}</span>.</p>
     <template v-else>
-      <p class="mt-3 border-l-4 border-action pl-4 text-lg" data-testid="against">{{ minutesText(costs.actualMinutes) }} by the clock, {{ minutesText(costs.estimatedMinutes) }} by the plan: <span class="font-semibold">{{ minutesText(Math.abs(costs.actualMinutes - costs.estimatedMinutes)) }} {{ costs.actualMinutes > costs.estimatedMinutes ? 'longer' : 'shorter' }}</span>. {{ observed.length }} pieces of work were timed, {{ observed.filter(entry => entry.by === 'timer').length }} of them by the timer.</p>
+      <p class="mt-3 border-l-4 border-action pl-4 text-lg" data-testid="against">Measured: {{ minutesText(costs.measuredMinutes) }} for {{ costs.measuredSteps }} of {{ costs.steps }} pieces of work, which the plan computes at {{ minutesText(costs.measuredEstimate) }}: <span class="font-semibold">{{ minutesText(Math.abs(costs.measuredMinutes - costs.measuredEstimate)) }} {{ costs.measuredMinutes > costs.measuredEstimate ? 'longer' : 'shorter' }}</span>. {{ observed.filter(entry => entry.by === 'timer').length }} by the timer, the others by the time from one step to the next. Of the rest nothing is known.</p>
       <table class="mt-5 w-full text-left">
-        <thead class="text-sm text-quiet"><tr><th scope="col" class="font-normal">Phase</th><th scope="col" class="text-right font-normal">Planned</th><th scope="col" class="text-right font-normal">Worked</th><th scope="col" class="w-2/5 pl-4 font-normal">Of what was timed: plan above, clock below</th></tr></thead>
+        <thead class="text-sm text-quiet"><tr><th scope="col" class="font-normal">Phase</th><th scope="col" class="text-right font-normal">Planned</th><th scope="col" class="text-right font-normal">Measured</th><th scope="col" class="w-2/5 pl-4 font-normal">Of what was measured: plan above, clock below</th></tr></thead>
         <tbody class="ruled">
           <tr v-for="entry in costs.byPhase" :key="entry.phase">
-            <td class="py-2">{{ phaseNames[entry.phase] }}</td><td class="figure text-right">{{ minutesText(entry.estimated) }}</td><td class="figure text-right">{{ entry.actual === null ? 'not timed' : minutesText(entry.estimated - entry.timedEstimate + entry.actual) }}</td>
-            <td class="py-2 pl-4" aria-hidden="true"><template v-if="entry.actual !== null"><div class="h-2.5 border border-ink" :style="{ width: `${entry.timedEstimate / longest * 100}%` }" /><div class="mt-0.5 h-2.5" :class="entry.actual > entry.timedEstimate * 1.15 ? 'bg-attention' : 'bg-ink'" :style="{ width: `${entry.actual / longest * 100}%` }" /></template></td>
+            <td class="py-2">{{ phaseNames[entry.phase] }}</td><td class="figure text-right">{{ minutesText(entry.estimated) }}</td><td class="figure text-right"><template v-if="entry.measured === null">not measured</template><template v-else>{{ minutesText(entry.measured) }}<span v-if="entry.measuredSteps < entry.steps" class="block text-sm text-quiet">{{ entry.measuredSteps }} of {{ entry.steps }}</span></template></td>
+            <td class="py-2 pl-4" aria-hidden="true"><template v-if="entry.measured !== null"><div class="h-2.5 border border-ink" :style="{ width: `${entry.measuredEstimate / longest * 100}%` }" /><div class="mt-0.5 h-2.5" :class="entry.measured > entry.measuredEstimate * 1.15 ? 'bg-attention' : 'bg-ink'" :style="{ width: `${entry.measured / longest * 100}%` }" /></template></td>
           </tr>
         </tbody>
       </table>
@@ -60,9 +62,9 @@ useKeys({ Backspace: store.undo })
       <section class="grid gap-3">
         <h2 class="border-b border-ink pb-1 text-lg">Money</h2>
         <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
-          <dt>Labor by the plan</dt><dd class="figure text-right">{{ money(costs.labour) }}</dd><dt>Labor by the clock</dt><dd class="figure text-right">{{ money(costs.labourActual) }}</dd>
+          <dt>{{ t('{Labor}') }} by the plan</dt><dd class="figure text-right">{{ money(costs.labour) }}</dd>
           <dt>Parts</dt><dd class="figure text-right">{{ money(costs.partsTotal) }}</dd><template v-if="costs.callOut"><dt>Call-out</dt><dd class="figure text-right">{{ money(costs.callOut) }}</dd></template>
-          <template v-if="costs.tax"><dt>Tax</dt><dd class="figure text-right">{{ money(costs.tax) }}</dd></template><dt class="font-bold">In all, by the plan</dt><dd class="figure text-right font-bold">{{ money(costs.total) }}</dd><dt>In all, by the clock</dt><dd class="figure text-right">{{ money(costs.totalActual) }}</dd>
+          <template v-if="costs.tax"><dt>Tax</dt><dd class="figure text-right">{{ money(costs.tax) }}</dd></template><dt class="font-bold">In all</dt><dd class="figure text-right font-bold">{{ money(costs.total) }}</dd>
         </dl>
         <h3 class="border-b border-rule pt-2 pb-1 text-base">Paid</h3>
         <ul v-if="state.payments.length" class="ruled"><li v-for="payment in state.payments" :key="payment.at" class="flex justify-between gap-3 py-1.5"><span>{{ momentText(payment.at) }}, {{ payment.how }}</span><span class="figure">{{ money(payment.amount) }}</span></li></ul>

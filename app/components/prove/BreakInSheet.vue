@@ -3,6 +3,7 @@ import { distanceToGo } from '../../../core/job'
 import { convert } from '../../../core/units'
 
 /** The break-in: the rule from the sheet with its unit asked for, and how far it has come. */
+const numbers = useNumbers()
 const { store, state } = useJob()
 const units = useUnits()
 const distance = ref('')
@@ -14,10 +15,10 @@ const stopAndGo = ref('')
 const hard = ref(false)
 const problem = ref('')
 const progress = computed(() => state.value.breakIn && distanceToGo(state.value.breakIn))
-const inKm = (text: string) => convert(Number(text.replace(',', '.')), units.preference.value.distance, 'km')
+const inKm = (text: string) => convert(numbers.plain(text), units.preference.value.distance, 'km')
 
 function set() {
-  const value = Number(distance.value.replace(',', '.'))
+  const value = numbers.plain(distance.value)
   problem.value = !(value > 0) ? 'How far, as a number above zero?'
     : distanceUnit.value === null ? 'Kilometres or miles? Sheets are misread here; look again.'
       : source.value.trim().length < 3 ? 'Which sheet says so?'
@@ -33,7 +34,7 @@ function read() {
     problem.value = 'An odometer shows a number from 0 up.'
     return
   }
-  const share = stopAndGo.value.trim() === '' ? undefined : Number(stopAndGo.value.replace(',', '.')) / 100
+  const share = stopAndGo.value.trim() === '' ? undefined : numbers.plain(stopAndGo.value) / 100
   problem.value = share !== undefined && !(share >= 0 && share <= 1) ? 'Stop-and-go is 0 to 100 in 100.' : ''
   if (problem.value) return
   if (!store.write('odometer-read', { odometerKm: km, ...(share === undefined ? {} : { stopAndGo: share }), ...(hard.value ? { hard: true } : {}) })) return

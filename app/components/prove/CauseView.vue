@@ -6,7 +6,7 @@ import { momentText } from '../../lib/moments'
 const { store, state } = useJob()
 const t = useTerms()
 const tableId = ref(Object.keys(state.value.findings)[0] ?? state.value.causeFound?.tableId ?? '')
-const { table, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut, forget } = useCauses(tableId, found => findingsOf(state.value, found))
+const { table, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut, forget } = useCauses(tableId, found => findingsOf(state.value, found), id => state.value.procedure!.operations.some(operation => operation.id === id))
 watch(table, (found) => { if (found && !tableId.value) tableId.value = found.id })
 /** Tests are driven and felt on a whole car. */
 const whole = computed(() => !state.value.handedOver && Object.keys(state.value.ledger).length === 0 && !pedalForbidden(state.value))

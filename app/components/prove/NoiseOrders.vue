@@ -3,6 +3,7 @@ import { noiseOrders } from '../../../core/driveline/noise-orders'
 import { FieldError } from '../../../core/fasteners/field-error'
 
 /** Which turning part makes which frequency at a speed. */
+const numbers = useNumbers()
 const { state } = useJob()
 const units = useUnits()
 const heardAt = computed(() => Object.values(state.value.road).findLast(note => note.speedKmh !== undefined)?.speedKmh)
@@ -14,7 +15,7 @@ const fields = computed(() => [
   { id: 'speed', name: `At, ${units.preference.value.distance}/h` }, { id: 'gear', name: 'Ratio of the gear' }, { id: 'final', name: 'Final ratio' }, { id: 'width', name: 'Tire width, mm' },
   { id: 'aspect', name: 'Its height, in 100' }, { id: 'rim', name: 'Rim, in' }, { id: 'cylinders', name: 'Cylinders' }, { id: 'heard', name: 'Heard, Hz' },
 ] as const)
-const value = (id: keyof typeof given) => Number(given[id].replace(',', '.'))
+const value = (id: keyof typeof given) => numbers.plain(given[id])
 const result = computed(() => {
   if (given.speed.trim() === '') return { orders: [], problem: '' }
   try {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The drive by tasks: read aloud before it, written down after it; and which part hums. */
+const numbers = useNumbers()
 const { store, state } = useJob()
 const t = useTerms()
 const speech = useSpeech()
@@ -18,7 +19,7 @@ function readAloud() {
   reading.value = true
   speech.say(tasks.value.map((task, index) => `${index + 1}. ${t(task.say)}`).join(' … '))
 }
-const number = (text: string) => text.trim() === '' ? undefined : Number(text.replace(',', '.'))
+const number = (text: string) => text.trim() === '' ? undefined : numbers.plain(text)
 function note(taskId: string, good: boolean) {
   const speed = number(drive.speed)
   const rpm = number(drive.rpm)

@@ -2,14 +2,15 @@
 import type { Findings } from '../../../core/decisions'
 import { findingsOf } from '../../../core/job/diagnosis'
 import type { PumpResult } from '../../../core/job'
+import type { Pack } from '../../../core/packs'
 
 /** What it may be, from the complaint and the tests done so far, and which test would tell most. */
-const props = defineProps<{ symptoms: string[], result: PumpResult }>()
+const props = defineProps<{ symptoms: string[], result: PumpResult, pack: Pack | null }>()
 const outcomes = defineModel<Findings>('outcomes', { required: true })
 const tableId = defineModel<string>('table', { required: true })
 const { table, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut } = useCauses(tableId, found => findingsOf({
   complaint: { symptoms: props.symptoms, text: '' }, pumpTest: { result: props.result, strokes: null }, findings: { [found.id]: outcomes.value },
-}, found))
+}, found), id => props.pack?.modules.some(module => module.operations.some(operation => operation.id === id)) ?? true)
 const t = useTerms()
 watch(tableId, () => { outcomes.value = {} })
 function found(test: string, outcome: string | null) {

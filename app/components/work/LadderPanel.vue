@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isOut } from '../../../core/fasteners'
 import { currentRung, ladderOf } from '../../../core/job'
 import type { LadderRun } from '../../../core/job'
 import { stopwatch } from '../../lib/durations'
@@ -19,7 +20,7 @@ const left = computed(() => {
   return rung?.minutes && trying ? rung.minutes * 60 - (Date.parse(now.value) - Date.parse(trying.begunAt)) / 1000 : null
 })
 /** Boards that are not clear: "is one left?" */
-const boards = computed(() => current.value?.rung.board ? Object.values(state.value.boards).filter(board => board.bolts.some(bolt => !bolt.out) && board.bolts.some(bolt => bolt.out)) : [])
+const boards = computed(() => current.value?.rung.board ? Object.values(state.value.boards).filter(board => board.bolts.some(bolt => !isOut(bolt)) && board.bolts.some(isOut)) : [])
 const groupName = (id: string) => t(state.value.procedure!.groups.find(group => group.id === id)?.name ?? id).toLowerCase()
 const ready = computed(() => (current.value?.rung.precautions ?? []).every(precaution => ticked.value.includes(precaution)))
 const begin = () => store.write('rung-begun', { ladderRunId: props.run.ladderRunId, rungId: current.value!.rung.id, ticked: ticked.value })
@@ -31,7 +32,7 @@ const end = (outcome: 'worked' | 'failed' | 'stopped') => store.write('rung-ende
     <p class="flex flex-wrap items-baseline justify-between gap-x-4"><span class="label text-danger">{{ t(run.text) }}</span><span class="figure text-quiet">rung {{ current.place + 1 }} of {{ ladder.rungs.length }}</span></p>
     <h2 class="mt-1 text-2xl">{{ t(current.rung.title) }}</h2>
     <p class="mt-1 text-lg">{{ t(current.rung.text) }}</p>
-    <p v-for="board in boards" :key="board.group" class="mt-2 border-l-4 border-attention pl-3">The board counts <span class="figure font-semibold">{{ board.bolts.filter(bolt => !bolt.out).length }}</span> of {{ board.bolts.length }} {{ groupName(board.group) }} still in. <NuxtLink no-prefetch class="underline" :to="{ path: path('bolts'), query: { group: board.group } }">See which</NuxtLink></p>
+    <p v-for="board in boards" :key="board.group" class="mt-2 border-l-4 border-attention pl-3">The board counts <span class="figure font-semibold">{{ board.bolts.filter(bolt => !isOut(bolt)).length }}</span> of {{ board.bolts.length }} {{ groupName(board.group) }} still in. <NuxtLink no-prefetch class="underline" :to="{ path: path('bolts'), query: { group: board.group } }">See which</NuxtLink></p>
     <ul v-if="tools.length" class="mt-2 flex flex-wrap gap-2" aria-label="Tools"><li v-for="tool in tools" :key="tool.id" class="tag"><span v-if="tool.size" class="figure font-bold">{{ tool.size }}</span>{{ t(tool.name) }}</li></ul>
     <dl class="mt-2">
       <div v-if="current.rung.risk"><dt class="inline font-semibold">It may ruin: </dt><dd class="inline">{{ t(current.rung.risk) }}</dd></div>

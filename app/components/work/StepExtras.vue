@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { actualMinutes } from '../../../core/job'
 import type { StepView } from '../../../core/job'
+import { stepMinutes } from '../../../core/sequence/step-minutes'
 import { stopwatch } from '../../lib/durations'
 
 /** The smaller things one can do at a step: note, timer, another step. */
@@ -13,7 +14,7 @@ const elapsed = computed(() => timer.value
   ? stopwatch(actualMinutes(state.value, props.step.id, now.value)! * 60)
   : null)
 const notes = computed(() => state.value.notes.filter(note => note.stepId === props.step.id))
-const planned = computed(() => Math.round(props.step.planned.finishMinutes - props.step.planned.startMinutes))
+const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
 </script>
 
 <template>

@@ -11,6 +11,7 @@ import { weekCalendar } from '../../lib/week-calendar'
 import { weekDays, weekJobs, weekWindows } from '../../lib/week-input'
 
 /** Which car when, over the days ahead; a car is put on another day by dragging, by keys or by buttons. */
+const numbers = useNumbers()
 const DAYS = 7
 const yard = useYardStore()
 const garage = useGarageStore()
@@ -27,6 +28,8 @@ const jobs = computed(() => weekJobs(yard.jobs ?? [], now.value))
 const lines = computed(() => new Map((yard.jobs ?? []).map(job => [job.jobId, job])))
 const plan = computed(() => planWeek(jobs.value, windows.value))
 const ranges = computed(() => new Map(jobs.value.map((job): [string, WeekRange] => [job.id, weekRange(job, windows.value)])))
+/** Work and waits together are what the plan of the job counts as left. */
+const waitsOf = (segments: { waitAfter: number }[]) => segments.reduce((sum, segment) => sum + segment.waitAfter, 0)
 const at = (minutes: number) => momentText(new Date(now.value.getTime() + minutes * 60_000), now.value)
 const job = computed(() => jobs.value.find(entry => entry.id === asked.value) ?? null)
 const line = computed(() => job.value && lines.value.get(job.value.id)!)
@@ -70,7 +73,7 @@ async function calendar() {
   saveFile(await weekCalendar(plan.value, lines.value, now.value), 'days-ahead.ics')
 }
 function keepTravel() {
-  const minutes = Number(travel.value.replace(',', '.'))
+  const minutes = numbers.plain(travel.value)
   if (!(minutes >= 0 && minutes <= 600)) return messages.say('Minutes on the road, from 0 to 600.', 'refused')
   void place(asked.value!, { travelMinutes: minutes })
 }
@@ -94,7 +97,7 @@ useKeys({ ArrowLeft: () => shift(-1), ArrowRight: () => shift(1) })
         <li v-for="entry in jobs" :key="entry.id">
           <button class="flex min-h-12 w-full flex-wrap items-baseline gap-x-4 py-2 text-left" :aria-pressed="asked === entry.id" :class="asked === entry.id ? 'bg-tint' : ''" :data-testid="`week-${lines.get(entry.id)!.number}`" @click="asked = entry.id">
             <span class="font-semibold"><span class="figure mr-2 text-quiet">{{ lines.get(entry.id)!.number }}</span>{{ lines.get(entry.id)!.vehicleName }}</span>
-            <span>{{ minutesText(entry.segments.reduce((sum, segment) => sum + segment.minutes, 0)) }} of work, {{ plan.blocks.some(block => block.jobId === entry.id) ? `from ${at(plan.blocks.find(block => block.jobId === entry.id)!.from)}` : 'not in these days' }}{{ plan.ends[entry.id] === Infinity ? '' : `, done ${at(plan.ends[entry.id]!)}` }}</span>
+            <span>{{ minutesText(entry.segments.reduce((sum, segment) => sum + segment.minutes, 0)) }} of work{{ waitsOf(entry.segments) >= 1 ? ` and ${minutesText(waitsOf(entry.segments))} of waits` : '' }}, {{ plan.blocks.some(block => block.jobId === entry.id) ? `from ${at(plan.blocks.find(block => block.jobId === entry.id)!.from)}` : 'not in these days' }}{{ plan.ends[entry.id] === Infinity ? '' : `, done ${at(plan.ends[entry.id]!)}` }}</span>
             <span v-if="plan.late[entry.id]! > 0" class="font-semibold text-danger">{{ minutesText(plan.late[entry.id]!) }} after its promise</span>
           </button>
         </li>

@@ -10,6 +10,7 @@ import { issuesOf } from '../../lib/reason-of'
 import { utcOffsetMinutes } from '../../lib/utc-offset'
 
 useHead({ title: 'Take-in · Eldrin' })
+const numbers = useNumbers()
 const garage = useGarageStore()
 const units = useUnits()
 const t = useTerms()
@@ -47,7 +48,7 @@ const submitting = form.useStore(store => store.isSubmitting)
 /** An odometer as typed, in km; what is no number becomes one that is refused. */
 function odometerKm(text: string): number | null {
   if (text.trim() === '') return null
-  const value = Number(text.replace(',', '.'))
+  const value = numbers.plain(text)
   return Number.isFinite(value) ? convert(value, units.preference.value.distance, 'km') : -1
 }
 
@@ -132,6 +133,7 @@ function added(vehicle: VehicleAnswer) {
           @text="text => form.setFieldValue('text', text)" @result="result => form.setFieldValue('pumpResult', result)" @strokes="strokes => form.setFieldValue('strokes', strokes)"
         />
         <CausesPanel
+          :pack="pack"
           :symptoms="values.symptoms" :result="values.pumpResult" :table="values.causeTable" :outcomes="values.outcomes"
           @update:table="id => form.setFieldValue('causeTable', id)" @update:outcomes="outcomes => form.setFieldValue('outcomes', outcomes)"
         />

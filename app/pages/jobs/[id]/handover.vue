@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { boltName } from '../../../../core/fasteners'
-import { jobFigure, openBeforeHandover, pumpVerdict } from '../../../../core/job'
+import { groupStands, openBeforeHandover, pumpVerdict } from '../../../../core/job'
 import { sourceLabel } from '../../../lib/sources'
 import { symptomLabel } from '../../../lib/symptoms'
 import { boltVerdicts } from '../../../lib/verdicts'
@@ -15,11 +15,7 @@ const operations = computed(() => state.value.procedure?.operations ?? [])
 const titleOf = (stepId: string) => t(operations.value.find(operation => operation.id === stepId)?.title ?? stepId)
 const tightened = (group: string) => state.value.runs.findLast(run => run.group === group && run.dropped === null && !run.loosens) ?? null
 const broken = computed(() => Object.values(state.value.boards).flatMap(board => board.bolts.filter(bolt => bolt.condition === 'sheared' || bolt.condition === 'stripped' || bolt.suspect).map(bolt => `${t(state.value.procedure!.groups.find(group => group.id === board.group)!.name)}, ${boltName(board, bolt)}: ${bolt.suspect ? 'had the load of one that broke' : bolt.condition}`)))
-const figures = computed(() => (state.value.procedure?.groups ?? []).map(group => ({
-  group,
-  figure: tightened(group.id)?.figure ?? jobFigure(state.value, group.id)?.figure ?? null,
-  run: tightened(group.id),
-})))
+const figures = computed(() => groupStands(state.value).map(stand => ({ ...stand, run: tightened(stand.group.id), figure: tightened(stand.group.id)?.figure ?? stand.figure })))
 const readings = computed(() => {
   const latest = new Map(state.value.readings.map(reading => [`${reading.stepId} ${reading.readingId}`, reading]))
   return [...latest.values()].map(reading => ({
@@ -30,6 +26,7 @@ const left = computed(() => openBeforeHandover(state.value))
 const works = computed(() => operations.value.filter(operation => state.value.done[operation.id]).length)
 const gears = computed(() => Object.entries(state.value.gears).map(([stepId, results]) => ({ title: titleOf(stepId), text: Object.entries(results).map(([gear, result]) => `${gear} ${result}`).join(', ') })))
 const odometerKm = computed(() => state.value.handedOver?.odometerKm ?? state.value.odometerKm)
+const personName = (id: string) => garage.garage?.people.find(person => person.id === id)?.name ?? 'somebody of the garage'
 const printPage = () => window.print()
 </script>
 
@@ -88,7 +85,7 @@ const printPage = () => window.print()
       <h2 class="border-b-2 border-ink pb-1 text-lg">Left as it is</h2>
       <p v-if="left.length === 0" class="mt-1">Nothing. All that was taken off is back on.</p>
       <ul v-if="broken.length" class="ruled"><li v-for="line in broken" :key="line" class="py-1">{{ line }}</li></ul>
-      <ul class="ruled"><li v-for="entry in left" :key="entry.entry" class="py-1">{{ t(entry.name) }}<template v-if="entry.count > 1"> × {{ entry.count }}</template>: {{ entry.reason ?? 'no reason given yet' }}</li></ul>
+      <ul class="ruled"><li v-for="entry in left" :key="entry.entry" class="py-1">{{ t(entry.name) }}<template v-if="entry.count > 1"> × {{ entry.count }}</template>: {{ entry.left ? `${entry.left.reason} (${personName(entry.left.personId)})` : 'no reason given yet' }}</li></ul>
     </section>
 
     <section class="mt-6 break-inside-avoid">

@@ -14,7 +14,7 @@ export default defineRoute(async (event): Promise<SharedAnswer> => {
     stepsDone: Object.keys(state.done).length, stepsTotal: steps, promisedAt: state.promisedAt, handedOverAt: state.handedOver?.at ?? null, calledOff: state.calledOff !== null,
     renewed: (state.procedure?.parts ?? []).filter(part => state.procedure!.operations.some(operation => operation.parts[part.id] && state.done[operation.id])).map(part => part.name),
     cause: state.causeFound ? { title: state.causeFound.title, text: state.causeFound.text } : null,
-    left: Object.entries(state.leftOpen).map(([, reason]) => reason),
+    left: Object.values(state.leftOpen).map(left => left.reason),
     breakIn: state.breakIn && state.handedOver ? { writtenAs: state.breakIn.writtenAs, source: state.breakIn.source, distanceKm: state.breakIn.distanceKm, readings: [{ at: state.breakIn.startAt, odometerKm: state.breakIn.startKm }, ...state.breakIn.readings], report: breakIn(state.breakIn, state.breakIn.readings) } : null,
   }
 })
