@@ -1,5 +1,6 @@
 <script setup lang="ts">
 const garage = useGarageStore()
+useFocusKept()
 // A customer's page is nobody's garage.
 if (!useRoute().path.startsWith('/s/')) void garage.load()
 </script>

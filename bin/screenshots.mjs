@@ -82,7 +82,7 @@ const shots = {
 
 async function takeIn(page) {
   await page.getByRole('button', { name: 'Car', exact: true }).click()
-  await page.getByRole('option', { name: 'Red Hallux Dart' }).click()
+  await page.getByRole('option', { name: 'Red Hallux Quenby' }).click()
   await page.getByRole('button', { name: 'Judders' }).click()
   await page.getByRole('radio', { name: 'stays as it is' }).click()
   await page.getByLabel('Strokes').fill('18')

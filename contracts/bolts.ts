@@ -92,6 +92,7 @@ export const boltPayloads = {
   'bolts-out': z.strictObject({ group: groupId, boltIds: z.array(boltId).min(1).max(40), condition: z.enum(boltConditions).nullable() }),
   'bolts-in': z.strictObject({ group: groupId, boltIds: z.array(boltId).min(1).max(40), stand: z.enum(['started', 'snug', 'figure', 'feel']).optional() }),
   'run-started': runStarted,
+  'pass-turned': z.strictObject({ runId: turn.runId, passIndex: turn.passIndex }),
   'bolt-turned': z.strictObject({ ...turn, feel: z.enum(feels).optional(), reading: reading.optional() }),
   'bolt-stopped': z.strictObject({ ...turn, verdict: z.enum(['drag', 'early', 'soft', 'yielding', 'gave-way']), because: words(300), by: z.enum(['wrench', 'feel']), reading: reading.optional() }),
   'stop-cleared': z.strictObject({ runId: uuid, how: words(300) }),

@@ -11,7 +11,7 @@ export const newVehicle = z.strictObject({
   name: words(80),
   make: words(60),
   model: words(60),
-  year: z.number().int('A whole year.').min(1900, 'From 1900 on.').max(thisYear + 1, 'That year is still to come.'),
+  year: z.number('A year is wanted, like 2013.').int('A whole year, like 2013.').min(1900, 'From 1900 on.').max(thisYear + 1, 'That year is still to come.'),
   customer: words(120),
   gears: z.array(z.string().trim().min(1).max(3)).min(2, 'At least one gear and reverse.').max(10)
     .refine(gears => new Set(gears).size === gears.length, 'Each gear once.'),

@@ -1,5 +1,5 @@
-import { isOut } from '../../core/fasteners'
-import type { BoardBolt, BoltCondition, HeadKind, Pattern, RenewRule, ThreadCondition, ThreadMaterial } from '../../core/fasteners'
+import { boltStands, isOut } from '../../core/fasteners'
+import type { BoardBolt, BoltCondition, BoltStand, HeadKind, Pattern, RenewRule, ThreadCondition, ThreadMaterial } from '../../core/fasteners'
 
 export const conditionLabels: { id: BoltCondition, label: string }[] = [
   { id: 'good', label: 'Good' }, { id: 'corroded', label: 'Corroded' }, { id: 'stretched', label: 'Stretched' },
@@ -25,9 +25,18 @@ export const threadLabel = (id: ThreadCondition | undefined): string => labelOf(
 export const patternLabel = (id: Pattern | undefined): string => labelOf(patternLabels, id)
 export const renewLabel = (id: RenewRule | undefined): string => labelOf(renewLabels, id)
 
-/** Whether a bolt is in, and how it came out. */
+export const standLabels: Record<BoltStand, string> = { untouched: 'in, not touched', out: 'out', started: 'in, started by hand', snug: 'in, snug and no more', figure: 'in, at its figure', feel: 'in, tight by feel' }
+
+const shortStands: Record<BoltStand, string> = { untouched: 'not touched', out: 'out', started: 'started by hand', snug: 'snug only', figure: 'at their figure', feel: 'tight by feel' }
+
+/** How the bolts of a group stand, those that were touched; empty where none was. */
+export function standWords(counts: Record<BoltStand, number>): string {
+  return boltStands.filter(stand => stand !== 'untouched' && counts[stand] > 0).map(stand => `${counts[stand]} ${shortStands[stand]}`).join(', ')
+}
+
+/** How a bolt stands, and how it came out. */
 export function boltState(bolt: BoardBolt): string {
-  if (!isOut(bolt)) return bolt.condition && bolt.condition !== 'good' ? `in, was ${conditionLabel(bolt.condition).toLowerCase()}` : 'in'
+  if (!isOut(bolt)) return bolt.condition && bolt.condition !== 'good' ? `${standLabels[bolt.stand]}, was ${conditionLabel(bolt.condition).toLowerCase()}` : standLabels[bolt.stand]
   return bolt.condition === null ? 'out, not looked at' : `out, ${conditionLabel(bolt.condition).toLowerCase()}`
 }
 

@@ -80,17 +80,21 @@ export const useJobStore = defineStore('job', () => {
    * @returns whether it was admitted; if not, the reason was shown
    */
   function write<T extends EventType>(type: T, payload: EventPayloads[T]): boolean {
+    const refusal = attempt(type, payload)
+    if (refusal !== null) messages.say(refusal, 'refused')
+    return refusal === null
+  }
+
+  /** The same for who shows the reason where it was asked: `null` when it was admitted, else the sentence that says why not. */
+  function attempt<T extends EventType>(type: T, payload: EventPayloads[T]): string | null {
     const event = {
       id: newId(), jobId: jobId.value, seq: null, deviceId: deviceId(), deviceTime: new Date().toISOString(),
       personId: garage.personId, type, payload,
     } as JobEvent
     const refusal = admit(state.value, event, log.value)
-    if (refusal) {
-      messages.say(refusal.reason, 'refused')
-      return false
-    }
+    if (refusal) return refusal.reason
     outboxOf(jobId.value).push(event)
-    return true
+    return null
   }
 
   /** Fetches what was added to the log meanwhile, for who cannot wait for the stream. */
@@ -109,5 +113,5 @@ export const useJobStore = defineStore('job', () => {
     if (write('undone', { eventId: last.id })) messages.say(`Undone: ${what}`)
   }
 
-  return { jobId, state, log, pending, offline, connected, open, close, refresh, write, undo }
+  return { jobId, state, log, pending, offline, connected, open, close, refresh, write, attempt, undo }
 })

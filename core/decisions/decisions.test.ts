@@ -79,7 +79,7 @@ describe('compareWays', () => {
 })
 
 describe('boltReuse', () => {
-  const bolt = (change: Partial<BoardBolt> = {}): BoardBolt => ({ id: 'a', xMm: 0, yMm: 0, offWith: null, out: true, condition: 'good', suspect: false, ...change })
+  const bolt = (change: Partial<BoardBolt> = {}): BoardBolt => ({ id: 'a', xMm: 0, yMm: 0, offWith: null, stand: 'out', entry: null, condition: 'good', suspect: false, ...change })
   const figure = { group: 'g', torqueNm: 40, sourceKind: 'kit-sheet' as const, reference: 'Sheet' }
   it('follows the sheet, then the angle, then how they came out', () => {
     expect(boltReuse({ figure: { ...figure, renew: 'always' }, facts: null, bolts: [bolt()] }).verdict).toBe('renew')

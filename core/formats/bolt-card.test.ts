@@ -7,7 +7,7 @@ import { drawingSvg } from './drawing-svg'
 import { OVERLAP_MM, tiledSheets } from './tiled-sheets'
 
 const outline: Outline = { id: 'bell', name: 'Bell', points: [[-190, 0], [0, 200], [190, 0], [0, -170]], smooth: true, marks: [{ name: 'Input <shaft>', x: 30, y: 0, radiusMm: 16 }] }
-const bolt = (id: string, xMm: number, yMm: number, more = {}) => ({ id, xMm, yMm, offWith: null, out: false, condition: null, suspect: false, ...more })
+const bolt = (id: string, xMm: number, yMm: number, more = {}): BoltBoard['bolts'][number] => ({ id, xMm, yMm, offWith: null, stand: 'untouched', entry: null, condition: null, suspect: false, ...more })
 const board: BoltBoard = { group: 'bell-bolts', outline: 'bell', bolts: [bolt('a', 0, 180, { thread: 'M12', lengthMm: 55, drive: '18', holds: 'Starter' }), bolt('b', 150, -87), bolt('c', -150, -87, { thread: 'M8x1' })] }
 const text = { title: 'Bell bolts', subtitle: 'Job 7', label: cardLabel }
 const holes = (drawing: ReturnType<typeof boltCard>) => drawing.shapes.filter(shape => shape.kind === 'circle').slice(1)

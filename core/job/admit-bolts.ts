@@ -80,7 +80,7 @@ function wrongFigure(state: JobState, group: string, figure: Figure): Refusal | 
   return known ? null : refuse('payload.figure', 'A run starts only with a figure that is named with its source on this job.')
 }
 
-type BoltEvent = Extract<EventType, 'figure-named' | 'fastener-described' | `board-${string}` | `bolt-${string}` | `bolts-${string}` | 'run-started' | 'stop-cleared'>
+type BoltEvent = Extract<EventType, 'figure-named' | 'fastener-described' | `board-${string}` | `bolt-${string}` | `bolts-${string}` | 'pass-turned' | 'run-started' | 'stop-cleared'>
 
 /** Whether what concerns bolts, their figures and their runs may enter the log. */
 export const boltJudges: Pick<Judges, BoltEvent> = {
@@ -110,6 +110,11 @@ export const boltJudges: Pick<Judges, BoltEvent> = {
   'bolt-broken': (state, { payload }) => unknownBolt(state, payload.group, [payload.boltId])
     ?? (state.troubles.some(trouble => trouble.troubleId === payload.troubleId) ? refuse('payload.troubleId', 'This trouble is written down already.') : null),
   'run-started': wrongStart,
+  'pass-turned': (state, { payload }) => {
+    const run = openRun(state, payload.runId)
+    const next = run && nextBolt(run, run.turned)
+    return wrongTurn(run, { passIndex: payload.passIndex, bolt: next?.bolt ?? 0 })
+  },
   'bolt-turned': (state, { payload }) => wrongTurn(openRun(state, payload.runId), payload),
   'bolt-stopped': (state, { payload }) => wrongTurn(openRun(state, payload.runId), payload),
   'stop-cleared': (state, { payload }) => {

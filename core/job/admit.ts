@@ -128,6 +128,7 @@ const judges: Judges = {
     const [blocker] = blockersOf(state, payload.stepId)
     return blocker ? refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`) : null
   },
+  'break-in-set': (state, { payload }) => odometerOdd(state, payload.odometerKm),
   'odometer-read': (state, { payload }) => state.breakIn && payload.odometerKm < state.breakIn.lastKm
     ? refuse('payload.odometerKm', `The odometer stood at ${Math.round(state.breakIn.lastKm)} km already.`)
     : null,
@@ -135,11 +136,11 @@ const judges: Judges = {
     ? null
     : refuse('payload.entry', 'This is not open on this job.'),
   'left-open-withdrawn': (state, { payload }) => state.leftOpen[payload.entry] ? null : refuse('payload.entry', 'No reason is written down for this.'),
-  'handed-over': (state) => {
+  'handed-over': (state, { payload }) => {
     if (state.handedOver) return refuse('type', 'The car is handed over already.')
     if (!state.plan) return refuse('type', 'The job has no plan yet.')
     const open = holdingBack(openBeforeHandover(state))
-    if (open.length === 0) return null
+    if (open.length === 0) return payload.odometerKm === null ? null : odometerOdd(state, payload.odometerKm)
     const names = open.slice(0, 3).map(entry => entry.name).join('; ')
     const safety = open.find(entry => entry.safety && entry.left)
     if (safety) return refuse('type', `${safety.name}: this is not left with a reason. It is put right before the car goes.`)
@@ -156,6 +157,18 @@ const judges: Judges = {
     if (!effectiveEvents(log).includes(target)) return refuse('payload.eventId', 'That is undone already.')
     return lastUndoable(log) === target ? null : refuse('payload.eventId', 'Something came after it. Undo goes back one act at a time.')
   },
+}
+
+/** No car is driven farther than this between take-in and hand-over, in km: more is a slip of the key or the unit. */
+const FARTHEST_KM = 5000
+
+/** An odometer that stood higher when the car came, or that nobody can have driven to since. */
+function odometerOdd(state: JobState, odometerKm: number): Refusal | null {
+  const came = state.odometerKm
+  if (came === null) return null
+  // A mile typed as it is shown comes back a little short.
+  if (odometerKm < came - 1) return refuse('payload.odometerKm', `The odometer stood at ${Math.round(came)} km already when it was last read. It does not run back: check the figure and its unit.`)
+  return odometerKm > came + FARTHEST_KM ? refuse('payload.odometerKm', `That is ${Math.round(odometerKm - came)} km more than when it was last read. Check the figure and its unit.`) : null
 }
 
 /** Acts that still make sense on a job that was called off. */

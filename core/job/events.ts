@@ -73,6 +73,8 @@ export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayl
     runId: string, stepId: string | null, group: string, boltCount: number, figure: Figure | null, passes: TighteningPass[]
     positions?: Point[], boltIds?: string[], loosens?: boolean, wrench?: RunWrench
   }
+  /** What is left of a pass, with a wrench that cannot speak. */
+  'pass-turned': { runId: string, passIndex: number }
   'bolt-turned': { runId: string, passIndex: number, bolt: number, feel?: Feel, reading?: BoltReading }
   /** A bolt that must not be turned on: the wrench saw it, or the hand felt it. */
   'bolt-stopped': { runId: string, passIndex: number, bolt: number, verdict: Exclude<TighteningVerdict, 'good'>, because: string, by: 'wrench' | 'feel', reading?: BoltReading }

@@ -1,3 +1,4 @@
+import { nextBolt } from '../fasteners'
 import { emptyBench } from './bench-state'
 import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards'
 import { breakBolt } from './broken-bolts'
@@ -128,6 +129,14 @@ const appliers: Appliers = {
   'bolts-in': (state, { payload }) => bringIn(state, payload.group, payload.boltIds, payload.stand ?? 'snug'),
   'run-started': (state, { payload }) => {
     state.runs.push({ ...payload, turned: 0, turns: [], stops: [], dropped: null })
+  },
+  'pass-turned': (state, { payload: { runId, passIndex } }) => {
+    const run = state.runs.find(entry => entry.runId === runId)
+    if (!run) return
+    for (let next = nextBolt(run, run.turned); next?.passIndex === passIndex; next = nextBolt(run, run.turned)) {
+      run.turned++
+      turnOnBoard(state, run, { passIndex, bolt: next.bolt })
+    }
   },
   'bolt-turned': (state, { payload: { runId, ...turn } }) => {
     const run = state.runs.find(entry => entry.runId === runId)

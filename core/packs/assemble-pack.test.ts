@@ -15,7 +15,7 @@ const { positions } = smallPack({})
 function shelfOf(...modules: ModuleSource[]): Shelf {
   return {
     modules: new Map(modules.map(each => [each.id, each])), options: [slave], positions, reach: [], items: [],
-    tools: [{ id: 'bar', name: 'Bar' }, { id: 'saw', name: 'Saw' }], cautions: [], outlines: [], ladders: [], bleeding: [], closing: [], roadTest: [], bench: noBench, drawings: [],
+    tools: [{ id: 'bar', name: 'Bar' }, { id: 'saw', name: 'Saw' }], toolWords: [], cautions: [], outlines: [], ladders: [], bleeding: [], closing: [], roadTest: [], bench: noBench, drawings: [],
   }
 }
 const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSource =>

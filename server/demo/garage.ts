@@ -14,14 +14,14 @@ const fiveSpeed = ['1', '2', '3', '4', '5', 'R']
 const sixSpeed = ['1', '2', '3', '4', '5', '6', 'R']
 
 export const demoVehicles: VehicleAnswer[] = [
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0001', name: 'Silver Orbeline Pico', make: 'Orbeline', model: 'Pico 1.4', year: 2014, customer: 'Desta Wrenlow', gears: fiveSpeed },
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002', name: 'Green Tavisk Merle wagon', make: 'Tavisk', model: 'Merle 2.0', year: 2017, customer: 'Callum Ibarretxe-Noor', gears: sixSpeed },
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0003', name: 'White Orbeline Cargo', make: 'Orbeline', model: 'Cargo 1.6', year: 2012, customer: 'Pennick Flour Mill', gears: fiveSpeed },
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0004', name: 'Red Hallux Dart', make: 'Hallux', model: 'Dart 1.8', year: 2009, customer: 'Ysolde Trammer', gears: fiveSpeed },
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0005', name: 'Blue Tavisk Lark', make: 'Tavisk', model: 'Lark 1.5', year: 2019, customer: 'Bram Okonjo-Veil', gears: sixSpeed },
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0006', name: 'Grey Hallux Fellside', make: 'Hallux', model: 'Fellside 2.8 four-wheel drive', year: 2011, customer: 'Upper Pennick Forestry', gears: fiveSpeed },
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0007', name: 'Cream Pellworth saloon', make: 'Pellworth', model: 'Six', year: 1968, customer: 'Odile Farrant-Kew', gears: ['1', '2', '3', '4', 'R'] },
-  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0008', name: 'Ochre Tavisk Roan', make: 'Tavisk', model: 'Roan 2.2', year: 2013, customer: 'Ines Calloway-Brandt', gears: sixSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0001', name: 'Silver Orbeline Pellibo', make: 'Orbeline', model: 'Pellibo 1.4', year: 2014, customer: 'Desta Wrenlow', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002', name: 'Green Tavisk Mervane wagon', make: 'Tavisk', model: 'Mervane 2.0', year: 2017, customer: 'Callum Ibarretxe-Noor', gears: sixSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0003', name: 'White Orbeline Haulby', make: 'Orbeline', model: 'Haulby 1.6', year: 2012, customer: 'Pennick Flour Mill', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0004', name: 'Red Hallux Quenby', make: 'Hallux', model: 'Quenby 1.8', year: 2009, customer: 'Ysolde Trammer', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0005', name: 'Blue Tavisk Larrigo', make: 'Tavisk', model: 'Larrigo 1.5', year: 2019, customer: 'Bram Okonjo-Veil', gears: sixSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0006', name: 'Grey Hallux Fellsorn', make: 'Hallux', model: 'Fellsorn 2.8 four-wheel drive', year: 2011, customer: 'Upper Pennick Forestry', gears: fiveSpeed },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0007', name: 'Cream Pellworth saloon', make: 'Pellworth', model: 'Sessaly', year: 1968, customer: 'Odile Farrant-Kew', gears: ['1', '2', '3', '4', 'R'] },
+  { id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0008', name: 'Ochre Tavisk Roanth', make: 'Tavisk', model: 'Roanth 2.2', year: 2013, customer: 'Ines Calloway-Brandt', gears: sixSpeed },
 ]
 
 /** The garage's wrenches; one has not been seen by a calibrator for long. */
@@ -48,19 +48,19 @@ export const demoBellBolts = [
 
 /** Invented entries from invented vehicle books. */
 export const demoFigures = [
-  { vehicle: 1, group: 'bell-bolts', torqueNm: 61, reference: 'Tavisk Merle book, sheet 31-2' },
-  { vehicle: 1, group: 'starter-bolts', torqueNm: 38, reference: 'Tavisk Merle book, sheet 27-1' },
-  { vehicle: 1, group: 'wheel-bolts', torqueNm: 112, reference: 'Tavisk Merle book, sheet 44-1' },
-  { vehicle: 1, group: 'hub-nuts', torqueNm: 206, reference: 'Tavisk Merle book, sheet 44-3' },
-  { vehicle: 1, group: 'mount-bolts', torqueNm: 83, reference: 'Tavisk Merle book, sheet 10-6' },
-  { vehicle: 3, group: 'bell-bolts', torqueNm: 57, reference: 'Hallux Dart handbook, chapter 6' },
-  { vehicle: 3, group: 'starter-bolts', torqueNm: 41, reference: 'Hallux Dart handbook, chapter 6' },
-  { vehicle: 3, group: 'box-plugs', torqueNm: 33, reference: 'Hallux Dart handbook, chapter 6' },
-  { vehicle: 3, group: 'ball-joint-bolts', torqueNm: 48, reference: 'Hallux Dart handbook, chapter 9' },
-  { vehicle: 3, group: 'bracket-bolts', torqueNm: 52, reference: 'Hallux Dart handbook, chapter 2' },
-  { vehicle: 3, group: 'mount-bolts', torqueNm: 79, reference: 'Hallux Dart handbook, chapter 2' },
-  { vehicle: 3, group: 'wheel-bolts', torqueNm: 104, reference: 'Hallux Dart handbook, chapter 9' },
-  { vehicle: 4, group: 'wheel-bolts', torqueNm: 108, reference: 'Tavisk Lark book, page 212' },
+  { vehicle: 1, group: 'bell-bolts', torqueNm: 61, reference: 'Tavisk Mervane book, sheet 31-2' },
+  { vehicle: 1, group: 'starter-bolts', torqueNm: 38, reference: 'Tavisk Mervane book, sheet 27-1' },
+  { vehicle: 1, group: 'wheel-bolts', torqueNm: 112, reference: 'Tavisk Mervane book, sheet 44-1' },
+  { vehicle: 1, group: 'hub-nuts', torqueNm: 206, reference: 'Tavisk Mervane book, sheet 44-3' },
+  { vehicle: 1, group: 'mount-bolts', torqueNm: 83, reference: 'Tavisk Mervane book, sheet 10-6' },
+  { vehicle: 3, group: 'bell-bolts', torqueNm: 57, reference: 'Hallux Quenby handbook, chapter 6' },
+  { vehicle: 3, group: 'starter-bolts', torqueNm: 41, reference: 'Hallux Quenby handbook, chapter 6' },
+  { vehicle: 3, group: 'box-plugs', torqueNm: 33, reference: 'Hallux Quenby handbook, chapter 6' },
+  { vehicle: 3, group: 'ball-joint-bolts', torqueNm: 48, reference: 'Hallux Quenby handbook, chapter 9' },
+  { vehicle: 3, group: 'bracket-bolts', torqueNm: 52, reference: 'Hallux Quenby handbook, chapter 2' },
+  { vehicle: 3, group: 'mount-bolts', torqueNm: 79, reference: 'Hallux Quenby handbook, chapter 2' },
+  { vehicle: 3, group: 'wheel-bolts', torqueNm: 104, reference: 'Hallux Quenby handbook, chapter 9' },
+  { vehicle: 4, group: 'wheel-bolts', torqueNm: 108, reference: 'Tavisk Larrigo book, page 212' },
 ]
 
 /** What parts cost at an invented counter. */

@@ -1,11 +1,11 @@
 import { nextBolt, tighteningPasses } from '../../core/fasteners'
 import type { SheetValues } from '../../core/bench'
 import type { BoltDetails, Figure } from '../../core/fasteners'
-import { applyEvent, boltsOffWith, cautionsToRead, newPartsOf, plannedWay, reduceJob, stepView } from '../../core/job'
+import { applyEvent, boltsOffWith, cautionsToRead, figureMissing, newPartsOf, plannedWay, reduceJob, stepView } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import type { Operation, ReadingSpec } from '../../core/packs'
 
-/** Made-up readings for the demo, by reading id; a choice takes its first answer. */
+/** Made-up readings for the demo, by reading id; a choice takes its first answer that is good. */
 const numbers: Record<string, number> = { 'slave-travel': 14.5, 'oil-out': 1650, 'oil-in': 1900, 'disc-thickness': 5.6, 'rivet-depth': 0.2 }
 
 const kitFigures: Record<string, Omit<Figure, 'group'>> = {
@@ -109,15 +109,24 @@ export class DemoMechanic {
         this.write('bolts-out', { group: board.group, boltIds: bolts.map(bolt => bolt.id), condition: 'good' })
       }
     }
+    this.nameSafetyFigures(view.operation)
     const unread = cautionsToRead(this.state, stepId)
     if (unread.length > 0) this.write('caution-acknowledged', { cautionIds: unread.map(caution => caution.id) })
     for (const { item, by } of newPartsOf(this.state, stepId)) if (by === null) this.write('entry-replaced', { itemId: item.id, by: 'New ones, fetched for the job' })
     this.write('step-done', { stepId }, minutes + view.planned.setupMinutes)
   }
 
+  /** Fasteners that somebody drives on have a figure before the step is done; here of an invented book. */
+  private nameSafetyFigures(operation: Operation | null): void {
+    for (let group = operation && figureMissing(this.state, operation); group; group = figureMissing(this.state, operation!)) {
+      const [low, high] = group.usualNm ?? [40, 80]
+      this.write('figure-named', { group: group.id, torqueNm: Math.round((low + high) / 2), sourceKind: 'vehicle-book', reference: `${this.state.vehicle!.make} book, invented` })
+    }
+  }
+
   private read(stepId: string, spec: ReadingSpec): void {
     if (spec.kind === 'number') this.write('reading-taken', { stepId, readingId: spec.id, value: numbers[spec.id] ?? spec.low ?? 1, unit: spec.unit })
-    else this.write('reading-taken', { stepId, readingId: spec.id, value: spec.choices[0]!, unit: null })
+    else this.write('reading-taken', { stepId, readingId: spec.id, value: spec.choices.find(choice => !(choice in (spec.bad ?? {})))!, unit: null })
   }
 
   private doActivity({ id: stepId, activity }: Operation): void {

@@ -52,7 +52,7 @@ const jobs: DemoJob[] = [
       .fillSheets(looseTool)
       .write('note-added', { stepId: 'cover-tighten', text: 'Tool goes in 41 mm when truly home, marked with tape.' })
       .write('fastener-described', { group: 'cover-bolts', fastener: { thread: 'M8×1.25', propertyClass: '8.8', material: 'iron', engagementMm: 16, condition: 'threadlocker' } })
-      .write('figure-named', { group: 'cover-bolts', torqueNm: 25, sourceKind: 'vehicle-book', reference: 'Tavisk Merle book, sheet 30-4', condition: 'dry' })
+      .write('figure-named', { group: 'cover-bolts', torqueNm: 25, sourceKind: 'vehicle-book', reference: 'Tavisk Mervane book, sheet 30-4', condition: 'dry' })
       .write('figure-named', { group: 'cover-bolts', torqueNm: 21, sourceKind: 'kit-sheet', reference: 'Brindle clutch kit BK-4471, fitting sheet', condition: 'threadlocker', renew: 'always' }),
   },
   {

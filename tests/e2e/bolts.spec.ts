@@ -277,7 +277,7 @@ test('a group is loosened in stages without a figure', async ({ page, stage }) =
     await expect(page.getByText(turn < 18 ? `${turn} of 18` : 'Every bolt is out.')).toBeVisible()
   }
   await settled(page)
-  expect((await boardOf(stage, jobId, 'cover-bolts')).bolts.every(bolt => bolt.out)).toBe(true)
+  expect((await boardOf(stage, jobId, 'cover-bolts')).bolts.every(bolt => bolt.stand === 'out')).toBe(true)
 })
 
 test('wrenches are kept in the Library, wrong ones refused at their field', async ({ page, stage }) => {

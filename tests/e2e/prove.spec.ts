@@ -26,7 +26,7 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
   await test.step('complaint in, causes out', async () => {
     await page.goto(`${base}/jobs/new`)
     await page.getByRole('button', { name: 'Car', exact: true }).click()
-    await page.getByRole('option', { name: 'Red Hallux Dart' }).click()
+    await page.getByRole('option', { name: 'Red Hallux Quenby' }).click()
     await page.getByLabel('Odometer').fill('100000')
     await expect(page.getByTestId('causes').getByRole('listitem').first()).toContainText('Worn disc')
     await page.getByRole('button', { name: 'Judders' }).click()
@@ -100,7 +100,7 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
     await page.getByRole('listitem').filter({ hasText: 'Invoice' }).getByRole('link', { name: 'Look at it' }).click()
     await expect(page.getByRole('row', { name: /^Tax, 20 in 100/ })).toBeVisible()
     await expect(page.getByRole('row', { name: /^Call-out \$35.00/ })).toBeVisible()
-    await expect(page.getByText('Red Hallux Dart').first()).toBeVisible()
+    await expect(page.getByText('Red Hallux Quenby').first()).toBeVisible()
   })
 
   await test.step('paid', async () => {
@@ -153,7 +153,7 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
       await expect(page.getByText('It was here already, nothing has changed.')).toBeVisible()
       expect(reduceJob(await forGarage(database.db, garageId).jobs.events(worked))).toEqual(await stage.state(worked))
       await page.getByLabel('Look for').fill('crank seal')
-      await expect(page.getByTestId('found').getByRole('listitem').first()).toContainText('Red Hallux Dart')
+      await expect(page.getByTestId('found').getByRole('listitem').first()).toContainText('Red Hallux Quenby')
     }
     finally {
       await elsewhere.kill()

@@ -21,11 +21,11 @@ test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page
     await page.getByRole('button', { name: 'Add a car' }).click()
     await page.getByRole('button', { name: 'Add it' }).click()
     await expect(page.getByText('This cannot be empty.').first()).toBeVisible()
-    for (const [label, value] of [['How you call it', 'Yellow Tavisk Wren'], ['Customer', 'Ines Harrowgate-Bloom'], ['Make', 'Tavisk'], ['Model', 'Wren 1.3'], ['Year', '2013']]) {
+    for (const [label, value] of [['How you call it', 'Yellow Tavisk Wrenick'], ['Customer', 'Ines Harrowgate-Bloom'], ['Make', 'Tavisk'], ['Model', 'Wrenick 1.3'], ['Year', '2013']]) {
       await page.getByRole('dialog').getByLabel(label!).fill(value!)
     }
     await page.getByRole('button', { name: 'Add it' }).click()
-    await expect(page.getByRole('button', { name: 'Car', exact: true })).toContainText('Yellow Tavisk Wren')
+    await expect(page.getByRole('button', { name: 'Car', exact: true })).toContainText('Yellow Tavisk Wrenick')
     await page.getByLabel('Odometer').fill('120500')
     await page.getByRole('button', { name: 'Slips' }).click()
     await page.getByRole('radio', { name: 'stays as it is' }).click()
@@ -95,7 +95,7 @@ test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page
     expect(done).toEqual(state.plan!.order)
     expect(titles).toHaveLength(done.length)
     expect(state.ledger).toEqual({})
-    expect(state.vehicle!.name).toBe('Yellow Tavisk Wren')
+    expect(state.vehicle!.name).toBe('Yellow Tavisk Wrenick')
     expect(state.readings.find(reading => reading.readingId === 'disc-thickness')).toMatchObject({ value: 5.6, unit: 'mm' })
     const firstPass = log.flatMap(event => event.type === 'bolt-turned' && event.payload.runId === state.runs[0]!.runId && event.payload.passIndex === 0 ? [event.payload.bolt] : [])
     expect(firstPass).toEqual(fasteners.crossPattern(6))

@@ -135,7 +135,7 @@ describe('papers', () => {
         const { text, info, fonts } = read(Buffer.from(await response.arrayBuffer()))
         expect(info).toContain(size)
         expect(text).toContain(paperTitles[kind])
-        expect(text).toContain('Silver Orbeline Pico')
+        expect(text).toContain('Silver Orbeline Pellibo')
         expect(text.replace(/\s+/g, ' ')).toContain('go before anything written here')
         // Every font is embedded and can be read as text: yes, yes, yes.
         for (const line of fonts.trim().split('\n').slice(2)) expect(line).toMatch(/AtkinsonHyperlegibleNext.*yes yes yes/)
@@ -161,7 +161,7 @@ describe('a link for the customer', () => {
     expect(((await call('POST', `/api/jobs/${jobId}/share`)).json() as { token: string }).token).toBe(token)
     const { status, text } = await call('GET', `/api/shared/${token}`)
     expect(status).toBe(200)
-    expect(JSON.parse(text)).toMatchObject({ vehicle: { name: 'Silver Orbeline Pico' }, breakIn: { writtenAs: '400 mi', report: { drivenKm: 190 } } })
+    expect(JSON.parse(text)).toMatchObject({ vehicle: { name: 'Silver Orbeline Pellibo' }, breakIn: { writtenAs: '400 mi', report: { drivenKm: 190 } } })
     // Nothing of who wrote what, and no ids that lead elsewhere.
     expect(text).not.toContain(personId)
     expect(text).not.toContain(jobId)
@@ -208,7 +208,7 @@ describe('what the garage learns', () => {
 describe('an order that was good, and a car that comes back', () => {
   it('keeps the order of a job as a layout that plans the next one', async () => {
     const jobId = await worked('pull-box', { options: { 'slave': 'opened', 'crank-seal': 'renewed' } })
-    const kept = (await call('POST', `/api/jobs/${jobId}/layout`, { title: 'Our way with the Pico', personId })).json() as { id: string }
+    const kept = (await call('POST', `/api/jobs/${jobId}/layout`, { title: 'Our way with the Pellibo', personId })).json() as { id: string }
     const pack = (await call('GET', `/api/packs/${kept.id}`)).json() as Pack
     expect(pack.options.map(option => option.id)).toEqual(['helper'])
     const before = reduceJob(await log(jobId))
@@ -234,15 +234,15 @@ describe('an order that was good, and a car that comes back', () => {
   })
   it('takes a figure over from another car of the same model, with its source', async () => {
     const [from] = demoVehicles
-    const twin = { ...from!, id: crypto.randomUUID(), name: 'Pico, the other one', customer: 'Somebody' }
+    const twin = { ...from!, id: crypto.randomUUID(), name: 'Pellibo, the other one', customer: 'Somebody' }
     await call('POST', '/api/vehicles', twin)
     const jobId = await worked('undertray-off')
-    const named = await call('POST', `/api/jobs/${jobId}/events`, { events: [incoming('figure-named', { group: 'bell-bolts', torqueNm: 44, sourceKind: 'vehicle-book', reference: 'Pico book, page 9' })] })
+    const named = await call('POST', `/api/jobs/${jobId}/events`, { events: [incoming('figure-named', { group: 'bell-bolts', torqueNm: 44, sourceKind: 'vehicle-book', reference: 'Pellibo book, page 9' })] })
     expect(named.status).toBe(200)
     const seen = (await call('GET', `/api/vehicles/${twin.id}`)).json() as { alike: { vehicleId: string, figure: { group: string } }[] }
     expect(seen.alike).toMatchObject([{ vehicleId: from!.id, figure: { group: 'bell-bolts', torqueNm: 44 } }])
     expect((await call('POST', `/api/vehicles/${twin.id}/figures`, { from: from!.id, group: 'bell-bolts', personId })).status).toBe(201)
-    expect((await call('GET', `/api/vehicles/${twin.id}`)).json()).toMatchObject({ figures: [{ reference: 'Pico book, page 9, as on the Silver Orbeline Pico' }], alike: [] })
+    expect((await call('GET', `/api/vehicles/${twin.id}`)).json()).toMatchObject({ figures: [{ reference: 'Pellibo book, page 9, as on the Silver Orbeline Pellibo' }], alike: [] })
     expect((await call('POST', `/api/vehicles/${twin.id}/figures`, { from: from!.id, group: 'keel', personId })).status).toBe(422)
   })
 })

@@ -11,6 +11,7 @@ const units = useUnits()
 const editing = ref(false)
 const broken = ref(false)
 const ids = computed(() => ({ group: props.board.group, boltIds: [props.bolt.id] }))
+const stands = { started: 'started by hand', snug: 'snug', figure: 'at its figure', feel: 'tight by feel' } as const
 const quick: BoltCondition[] = ['good', 'corroded', 'stretched']
 const head = computed(() => headLabels.find(entry => entry.id === props.bolt.head)?.label)
 const material = computed(() => t(materialLabels.find(entry => entry.id === props.bolt.material)?.label ?? '').toLowerCase())
@@ -34,11 +35,14 @@ const material = computed(() => t(materialLabels.find(entry => entry.id === prop
         <button v-for="condition in quick" :key="condition" class="button" @click="store.write('bolts-out', { ...ids, condition })">{{ conditionLabel(condition).toLowerCase() }}</button>
       </div>
     </template>
-    <div v-else class="flex flex-wrap gap-2">
-      <button class="button" @click="store.write('bolts-in', ids)">It is back in</button>
-      <template v-if="bolt.condition === null">
-        <button v-for="condition in quick" :key="condition" class="button" @click="store.write('bolts-out', { ...ids, condition })">{{ conditionLabel(condition).toLowerCase() }}</button>
-      </template>
+    <div v-else-if="bolt.condition === null" class="flex flex-wrap gap-2">
+      <button v-for="condition in quick" :key="condition" class="button" @click="store.write('bolts-out', { ...ids, condition })">{{ conditionLabel(condition).toLowerCase() }}</button>
+    </div>
+    <div v-if="bolt.stand !== 'untouched'">
+      <p class="label">{{ isOut(bolt) ? 'It is back in, and stands' : 'It stands' }}</p>
+      <div class="mt-1 flex flex-wrap gap-2">
+        <button v-for="(word, stand) in stands" :key="stand" class="button" :aria-pressed="bolt.stand === stand" @click="store.write('bolts-in', { ...ids, stand })">{{ word }}</button>
+      </div>
     </div>
     <div class="flex flex-wrap gap-2">
       <button class="button" @click="editing = true">Size, tool, note</button>

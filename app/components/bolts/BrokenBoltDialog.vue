@@ -17,7 +17,10 @@ watch(how, () => { rungId.value = null })
 const ladder = computed(() => state.value.procedure?.ladders?.find(entry => entry.when.includes(how.value)) ?? null)
 const rung = computed(() => ladder.value?.rungs.find(entry => entry.id === rungId.value) ?? null)
 const cautions = computed(() => (ladder.value?.cautions ?? []).flatMap(id => state.value.procedure!.cautions.find(caution => caution.id === id) ?? []))
-const toolName = (id: string) => t(state.value.procedure!.tools.find(tool => tool.id === id)?.name ?? id)
+function toolName(id: string): string {
+  const tool = state.value.procedure!.tools.find(entry => entry.id === id)
+  return tool ? [tool.size, t(tool.name)].filter(Boolean).join(' ') : id
+}
 const group = computed(() => state.value.procedure!.groups.find(entry => entry.id === props.board.group)!)
 
 function submit() {

@@ -60,6 +60,10 @@ const spoken = computed(() => {
   const setting = settingNm.value === null ? passNames[next.value.pass.kind].name : `${units.torque(settingNm.value).main.text} ${units.torque(settingNm.value).main.unit === 'N·m' ? 'newton meters' : units.torque(settingNm.value).main.unit === 'lbf·ft' ? 'foot pounds' : 'inch pounds'}`
   return `Bolt ${next.value.bolt + 1}, ${setting}`
 })
+/** The rest of a pass at once: a plain wrench clicks, and nobody taps with oily hands for every bolt. */
+function turnPass() {
+  if (run.value && next.value && !stop.value) store.write('pass-turned', { runId: run.value.runId, passIndex: next.value.passIndex })
+}
 const link = useWrench({
   run: () => run.value,
   next: () => stop.value ? null : next.value,
@@ -101,7 +105,8 @@ function finish() {
     void router.push({ path: path('bolts'), query: { group: props.group.id } })
     return
   }
-  if (state.value.done[props.operation.id] || store.write('step-done', { stepId: props.operation.id })) void router.push(path('work'))
+  refused.value = state.value.done[props.operation.id] ? '' : store.attempt('step-done', { stepId: props.operation.id }) ?? ''
+  if (!refused.value) void router.push(path('work'))
 }
 function stopRun() {
   if (run.value) store.write('run-dropped', { runId: run.value.runId, reason: 'Stopped to begin again' })
@@ -109,8 +114,10 @@ function stopRun() {
 const siblings = computed(() => run.value && next.value ? siblingCurves(run.value, next.value.passIndex, next.value.bolt) : [])
 const unlike = computed(() => run.value && next.value && next.value.passIndex > 0 && next.value.turnedInPass === 0 ? unlikeSiblings(run.value, next.value.passIndex - 1) : [])
 const wait = computed(() => next.value?.turnedInPass === 0 ? next.value.pass.waitMinutes ?? 0 : 0)
+const refused = ref('')
+watch(() => [run.value?.turned, state.value.readings.length, Object.keys(state.value.replaced).length], () => { refused.value = '' })
 const title = computed(() => props.operation ? t(props.operation.title) : `${props.loosens ? 'Loosen' : 'Tighten'}: ${t(props.group.name).toLowerCase()}`)
-useKeys({ Space: act, Backspace: store.undo, x: () => { trouble.value = true }, 1: () => feel('tight-early'), 2: () => feel('keeps-turning'), 3: () => feel('gave-way') })
+useKeys({ Space: act, Backspace: store.undo, p: turnPass, x: () => { trouble.value = true }, 1: () => feel('tight-early'), 2: () => feel('keeps-turning'), 3: () => feel('gave-way') })
 </script>
 
 <template>
@@ -122,6 +129,7 @@ useKeys({ Space: act, Backspace: store.undo, x: () => { trouble.value = true }, 
         <div v-if="blockers.length" class="mt-4 border-l-4 border-attention pl-4" role="note">
           <p v-for="blocker in blockers.slice(0, 3)" :key="blocker.title" class="py-1"><span class="label">First: {{ t(blocker.title) }}.</span> {{ t(blocker.because) }}</p>
         </div>
+        <NewPartsAsk v-if="operation && !loosens" :step-id="operation.id" />
         <FigureLine v-if="!loosens" class="mt-5" :group="group" large />
         <p v-else class="mt-4 text-lg">A sprung part warps when one side is let go first. A little at a time, crosswise, until the spring is slack.</p>
         <ChoiceRow v-model="boltCount" class="mt-6" :label="onBoard ? 'Bolts, where the board has them' : 'Bolts, evenly on a circle'" :choices="counts" />
@@ -153,7 +161,15 @@ useKeys({ Space: act, Backspace: store.undo, x: () => { trouble.value = true }, 
           <span class="figure">{{ run.turned }} of {{ total }}</span> turns of the wrench<template v-if="run.wrench?.adapterLengthMm"> · set for the adapter</template>
           <template v-if="link.name.value && link.samples.value.length"> · <span class="figure text-2xl font-bold text-ink" data-testid="torque-now">{{ units.torque(link.samples.value.at(-1)!.torqueNm).main.text }} {{ units.torque(link.samples.value.at(-1)!.torqueNm).main.unit }}</span></template>
         </p>
-        <div v-if="next && !stop && !link.name.value && !loosens" class="mt-1 grid grid-cols-3 gap-2" role="group" aria-label="How it felt, if not normal">
+        <template v-if="!next && operation">
+          <NewPartsAsk v-if="!loosens" :step-id="operation.id" />
+          <div v-if="refused" class="mt-3 border-l-4 border-danger bg-attention-tint px-4 py-3" role="alert">
+            <p>{{ units.sentence(t(refused)) }}</p>
+            <NuxtLink :to="{ path: path('work'), query: { step: operation.id } }" class="button mt-2">To the step</NuxtLink>
+          </div>
+        </template>
+        <button v-if="next && !stop && !link.name.value" class="button button-big mt-2 w-full" data-testid="turn-pass" @click="turnPass">{{ passNames[next.pass.kind].name }}: {{ next.turnedInPass ? 'the rest of the pass' : `all ${next.pass.order.length}` }} done</button>
+        <div v-if="next && !stop && !link.name.value && !loosens" class="mt-2 grid grid-cols-3 gap-2" role="group" aria-label="How it felt, if not normal">
           <button v-for="(felt, index) in feelLabels.slice(1)" :key="felt.id" class="button px-1! max-sm:text-[0.95rem]" @click="feel(felt.id)">{{ felt.label }} <span class="figure text-quiet max-sm:hidden">{{ index + 1 }}</span></button>
         </div>
         <FootBar>

@@ -6,7 +6,7 @@ const t = useTerms()
 </script>
 
 <template>
-  <div class="no-print pointer-events-none fixed inset-x-0 top-2 z-40 flex flex-col items-center gap-2 px-3" role="status" aria-live="polite">
+  <div class="no-print pointer-events-none fixed inset-x-0 top-2 z-60 flex flex-col items-center gap-2 px-3" role="status" aria-live="polite">
     <p
       v-for="message in store.messages" :key="message.id"
       class="pointer-events-auto flex max-w-xl items-start gap-3 rounded-soft border-2 bg-sheet px-4 py-3"

@@ -26,6 +26,9 @@ const pattern = ref<Pattern | ''>('')
 const borrowFrom = ref('')
 const borrowBecause = ref('')
 const tried = ref(false)
+const describing = ref(false)
+/** The figure in N·m that was said to be right although it is unusual. */
+const meant = ref<number | null>(null)
 
 const facts = computed(() => state.value.fasteners[props.group.id] ?? null)
 const ceiling = computed(() => facts.value ? ceilingOf(jointOf(facts.value, condition.value || undefined)) : null)
@@ -105,15 +108,29 @@ function takeKit(kit: Figure) {
   renew.value = kit.renew ?? ''
   pattern.value = kit.pattern ?? ''
 }
+/** What fasteners of this kind usually have, where the figure lies outside it. */
+const unusual = computed(() => {
+  const [low, high] = props.group.usualNm ?? [0, Infinity]
+  const torqueNm = figure.value?.torqueNm
+  return torqueNm !== undefined && torqueNm > 0 && (torqueNm < low || torqueNm > high) && meant.value !== torqueNm ? { low, high, torqueNm } : null
+})
 function submit() {
   tried.value = true
-  if (problem.value || !figure.value) return
+  if (problem.value || !figure.value) {
+    void nextTick(() => document.querySelector<HTMLElement>(`[data-figure-form] [aria-invalid=true]`)?.focus())
+    return
+  }
+  if (unusual.value) return
   if (store.write('figure-named', { group: props.group.id, ...figure.value })) emit('named')
 }
 </script>
 
 <template>
-  <form class="grid gap-5" novalidate @submit.prevent="submit">
+  <div v-if="describing" class="grid gap-4">
+    <button type="button" class="button justify-self-start" @click="describing = false">Back to the figure</button>
+    <LazyFastenerForm :group="group" @done="describing = false" />
+  </div>
+  <form v-else class="grid gap-5" novalidate data-figure-form @submit.prevent="submit">
     <p v-if="computedCeiling && ceiling" class="border-l-4 border-attention pl-3">
       <span class="label">Computed, not a specification.</span> A cautious range is <TorqueFigure :torque-nm="ceiling.cautiousNm.low" /> to <TorqueFigure :torque-nm="ceiling.cautiousNm.high" />. It stands under your name on the hand-over paper.
     </p>
@@ -132,7 +149,7 @@ function submit() {
         v-if="facts && figure && figure.torqueNm > 0" :facts="facts" :torque-nm="figure.torqueNm" :condition="condition || undefined"
         :typed="rows.length === 0 && first.value ? { value: first.value.value, unit: first.value.unit as TorqueUnit } : undefined" @unit="chosen => { unit = chosen; value = value.replace(/[^\d.,].*$/, '').trim() }"
       />
-      <p v-else-if="!facts" class="text-sm text-quiet">Not judged: say first what the bolts are, under the figure.</p>
+      <p v-else-if="!facts" class="text-sm text-quiet">Not judged yet. <button type="button" class="min-h-11 font-semibold underline" @click="describing = true">Say what the bolts are</button></p>
     </div>
     <div>
       <StageRows v-model="rows" :unit="unit" :problems="rowProblems" />
@@ -164,6 +181,10 @@ function submit() {
         </div>
       </div>
     </details>
+    <div v-if="tried && unusual && !problem" class="border-l-4 border-danger bg-attention-tint px-4 py-3" role="alert">
+      <p><span class="label">Look again.</span> {{ t(group.name) }}: fasteners of this kind usually have <TorqueFigure :torque-nm="unusual.low" /> to <TorqueFigure :torque-nm="unusual.high" />. Is the unit right, and the line of the book?</p>
+      <button type="button" class="button mt-2" @click="meant = unusual.torqueNm; submit()">The source says so</button>
+    </div>
     <button class="button button-main button-big">Name this figure</button>
   </form>
 </template>

@@ -40,8 +40,11 @@ const difference = (torqueNm: number) => `${torqueNm > current.value!.torqueNm ?
       </p>
       <LazyFigureJudgement v-if="facts" class="mt-2" :facts="facts" :torque-nm="current.torqueNm" :condition="current.condition" :brief="large" />
     </template>
-    <p v-else class="text-lg">No figure is named for the {{ t(group.name).toLowerCase() }}. Eldrin does not guess one.</p>
-    <button class="mt-1 min-h-11 font-semibold underline" @click="naming = true">{{ current ? 'Name another figure' : 'Name it with its source' }}</button>
+    <p v-else class="text-lg">No figure is named for the {{ t(group.name).toLowerCase() }}. Eldrin does not guess one.<template v-if="group.safety"> Somebody drives on them: the step is not done without.</template></p>
+    <div class="flex flex-wrap items-center gap-x-5">
+      <button class="mt-1 min-h-11 font-semibold underline" @click="naming = true">{{ current ? 'Name another figure' : 'Name it with its source' }}</button>
+      <LazyFigureExcuse v-if="!current && group.safety" :group="group" class="min-w-0" />
+    </div>
     <BaseDialog :open="naming" :title="`Figure for the ${t(group.name).toLowerCase()}`" @close="naming = false">
       <LazyFigureForm v-if="naming" :group="group" @named="naming = false" />
     </BaseDialog>

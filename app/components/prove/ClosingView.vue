@@ -1,15 +1,24 @@
 <script setup lang="ts">
-import { closing, openBeforeHandover } from '../../../core/job'
+import { closing, holdingBack, openBeforeHandover } from '../../../core/job'
+import type { ClosingStatus, OpenKind } from '../../../core/job'
 
 /** The closing checks in the order that saves work; what is missing opens the very step. */
 const { store, state, path } = useJob()
 const t = useTerms()
 const lines = computed(() => closing(state.value))
 const open = computed(() => openBeforeHandover(state.value))
-const without = computed(() => open.value.filter(entry => !entry.reason))
+const without = computed(() => holdingBack(open.value))
 const notes = reactive<Record<string, string>>({})
-const ofKind = (kinds: string[]) => open.value.filter(entry => kinds.includes(entry.kind))
-const marks = { done: '✓', open: '', bad: '✕' } as const
+const ofKind = (kinds: OpenKind[]) => open.value.filter(entry => kinds.includes(entry.kind))
+const marks: Record<ClosingStatus, string> = { done: '✓', left: '~', open: '', bad: '✕' }
+const words: Record<ClosingStatus, string> = { done: 'done', left: 'left with a reason', open: 'open', bad: 'not right' }
+const tones: Record<ClosingStatus, string> = { done: 'text-good', left: 'text-attention', open: '', bad: 'text-danger' }
+const garage = useGarageStore()
+const personName = (id: string) => garage.garage?.people.find(person => person.id === id)?.name ?? 'somebody of the garage'
+const groups: { kinds: OpenKind[], name: string }[] = [
+  { kinds: ['finding'], name: 'Found bad' }, { kinds: ['figure'], name: 'No figure named' }, { kinds: ['tight'], name: 'In, not at their figure' },
+  { kinds: ['trouble'], name: 'Trouble not cleared' }, { kinds: ['item', 'bolt'], name: 'Still off, open or slack' }, { kinds: ['step'], name: 'Work not done' }, { kinds: ['check'], name: 'Checks not made' },
+]
 const ended = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
 useKeys({ Backspace: store.undo })
 
@@ -29,13 +38,13 @@ function check(checkId: string, good: boolean) {
     </h1>
 
     <section class="mt-5">
-      <h2 class="border-b border-ink pb-1 text-lg">Closing checks <span class="figure text-quiet">{{ lines.filter(line => line.status === 'done').length }} of {{ lines.length }}</span></h2>
+      <h2 class="border-b border-ink pb-1 text-lg">Closing checks <span class="figure text-quiet">{{ lines.filter(line => line.status === 'done').length }} of {{ lines.length }} done</span><span v-if="lines.some(line => line.status === 'left')" class="figure text-attention">, {{ lines.filter(line => line.status === 'left').length }} left with a reason</span></h2>
       <ol class="ruled">
         <li v-for="line in lines" :key="line.id" class="py-2.5" :data-testid="`check-${line.id}`">
           <div class="flex items-start gap-3">
-            <span class="figure w-5 shrink-0 text-lg" :class="{ done: 'text-good', open: '', bad: 'text-danger' }[line.status]" aria-hidden="true">{{ marks[line.status] }}</span>
+            <span class="figure w-5 shrink-0 text-lg" :class="tones[line.status]" aria-hidden="true">{{ marks[line.status] }}</span>
             <div class="min-w-0 flex-1">
-              <p class="text-lg" :class="line.status === 'done' ? 'text-quiet' : 'font-semibold'">{{ t(line.title) }}<span class="sr-only">, {{ { done: 'done', open: 'open', bad: 'not right' }[line.status] }}</span></p>
+              <p class="text-lg" :class="line.status === 'done' ? 'text-quiet' : 'font-semibold'">{{ t(line.title) }}<span class="sr-only">, {{ words[line.status] }}</span></p>
               <template v-if="line.status !== 'done' && !ended">
                 <p class="text-quiet">{{ t(line.because) }}</p>
                 <ul v-if="line.missing.length" class="mt-1">
@@ -45,6 +54,7 @@ function check(checkId: string, good: boolean) {
                   <li v-if="line.missing.length > 5" class="text-quiet">and {{ line.missing.length - 5 }} more: <NuxtLink :to="path('car')" class="underline">the ledger</NuxtLink></li>
                 </ul>
               </template>
+              <p v-for="entry in line.left" :key="entry.title" class="border-l-4 border-attention pl-3">{{ t(entry.title) }}: {{ entry.reason }} ({{ personName(entry.personId) }})</p>
               <p v-if="line.made?.note" class="mt-1">{{ line.made.note }}</p>
               <div v-if="line.kind === 'hand' && line.status !== 'done' && !ended" class="mt-2 flex flex-wrap items-end gap-2">
                 <button class="button" @click="check(line.id, true)">{{ line.good }}</button><button class="button" @click="check(line.id, false)">{{ line.bad }}</button>
@@ -59,7 +69,7 @@ function check(checkId: string, good: boolean) {
 
     <section v-if="!ended && open.length" class="mt-6">
       <h2 class="border-b border-ink pb-1 text-lg">Left as it is, with a reason</h2>
-      <details v-for="group in [{ kinds: ['trouble'], name: 'Trouble not cleared' }, { kinds: ['item', 'bolt'], name: 'Still off, open or slack' }, { kinds: ['step'], name: 'Work not done' }, { kinds: ['check'], name: 'Checks not made' }].filter(entry => ofKind(entry.kinds).length)" :key="group.name" class="border-b border-rule" :open="ofKind(group.kinds).length <= 4">
+      <details v-for="group in groups.filter(entry => ofKind(entry.kinds).length)" :key="group.name" class="border-b border-rule" :open="ofKind(group.kinds).length <= 4">
         <summary class="min-h-11 cursor-pointer content-center font-semibold">{{ group.name }} <span class="figure text-quiet">{{ ofKind(group.kinds).length }}</span></summary>
         <ul class="ruled"><OpenEntryLine v-for="entry in ofKind(group.kinds)" :key="entry.entry" :entry="entry" /></ul>
       </details>

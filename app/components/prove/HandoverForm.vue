@@ -7,17 +7,19 @@ const { store, state, path } = useJob()
 const units = useUnits()
 const to = ref(state.value.vehicle?.customer ?? '')
 const odometer = ref('')
+const odometerKm = ref<number | null>(null)
+const doubt = ref(false)
 const problem = ref('')
 
 function submit() {
-  const value = odometer.value.trim() === '' ? null : Number(odometer.value)
-  if (value !== null && !(value >= 0)) {
-    problem.value = 'An odometer shows a number from 0 up.'
+  if (doubt.value) {
+    problem.value = 'Say first which of the two it is.'
     return
   }
-  problem.value = ''
-  store.write('handed-over', { to: to.value.trim(), odometerKm: value === null ? null : convert(value, units.preference.value.distance, 'km') })
+  const km = odometer.value.trim() === '' ? null : odometerKm.value
+  problem.value = odometer.value.trim() !== '' && km === null ? 'An odometer shows a number from 0 up.' : store.attempt('handed-over', { to: to.value.trim(), odometerKm: km }) ?? ''
 }
+const kmOf = (value: number) => convert(value, units.preference.value.distance, 'km')
 </script>
 
 <template>
@@ -32,11 +34,7 @@ function submit() {
       <p v-if="props.missing">The car can be handed over when nothing is off any more, or when each open entry has a reason.</p>
       <p v-else>Nothing is off that should be on.</p>
       <div><label class="label" for="handover-to">Handed to</label><input id="handover-to" v-model="to" class="mt-1" maxlength="120"></div>
-      <div>
-        <label class="label" for="handover-odometer">Odometer, {{ units.preference.value.distance }}</label>
-        <input id="handover-odometer" v-model="odometer" class="figure mt-1" inputmode="numeric" autocomplete="off" aria-describedby="handover-problem">
-        <p id="handover-problem" class="text-danger">{{ problem }}</p>
-      </div>
+      <NumberTyped id="handover-odometer" v-model="odometer" :label="`Odometer, ${units.preference.value.distance}`" :unit="units.preference.value.distance" :problem="problem" @read="value => { odometerKm = value === null ? null : kmOf(value) }" @doubt="unsure => { doubt = unsure }" />
       <button class="button button-main button-big" :disabled="props.missing > 0 || !to.trim()">Hand the car over</button>
     </form>
     <NuxtLink :to="path('handover')" class="button">Hand-over page</NuxtLink>

@@ -5,7 +5,8 @@ import { symptomLabels } from '../../lib/symptoms'
 
 const props = defineProps<{ symptoms: string[], text: string, result: PumpResult, strokes: string }>()
 const emit = defineEmits<{ toggle: [id: string], text: [text: string], result: [result: PumpResult], strokes: [strokes: string] }>()
-const verdict = computed(() => pumpVerdict(props.result, props.strokes.trim() === '' ? null : Number(props.strokes)))
+const numbers = useNumbers()
+const verdict = computed(() => pumpVerdict(props.result, props.strokes.trim() === '' ? null : numbers.plain(props.strokes)))
 </script>
 
 <template>

@@ -6,6 +6,7 @@ import { newId } from '../../lib/ids'
 import { issuesOf } from '../../lib/reason-of'
 
 const emit = defineEmits<{ added: [vehicle: VehicleAnswer] }>()
+const numbers = useNumbers()
 const id = newId()
 const problems = ref<Record<string, string>>({})
 const fields = [
@@ -19,7 +20,7 @@ const form = useForm({
     problems.value = {}
     const { forward, year, ...rest } = value
     const gears = [...Array.from({ length: Number(forward) }, (_, gear) => String(gear + 1)), 'R']
-    const result = newVehicle.safeParse({ id, ...rest, year: Number(year), gears })
+    const result = newVehicle.safeParse({ id, ...rest, year: year.trim() === '' ? undefined : numbers.plain(year), gears })
     if (!result.success) {
       problems.value = Object.fromEntries(result.error.issues.map(issue => [String(issue.path[0]), issue.message]))
       return

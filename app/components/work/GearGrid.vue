@@ -7,11 +7,16 @@ const props = defineProps<{ stepId: string }>()
 const { store, state } = useJob()
 const results: { id: GearResult, label: string }[] = [{ id: 'clean', label: 'Clean' }, { id: 'stiff', label: 'Stiff' }, { id: 'noisy', label: 'Noise' }, { id: 'refuses', label: 'Refuses' }]
 const tried = computed(() => state.value.gears[props.stepId] ?? {})
+const untried = computed(() => (state.value.vehicle?.gears ?? []).filter(gear => !tried.value[gear]))
+function allClean() {
+  for (const gear of untried.value) if (!store.write('gear-tried', { stepId: props.stepId, gear, result: 'clean' })) return
+}
 const bad = computed(() => badGears(tried.value))
 </script>
 
 <template>
   <section aria-label="Gears">
+    <button v-if="untried.length > 1" class="button mb-2 w-full border-action!" @click="allClean">{{ untried.length === state.vehicle?.gears.length ? 'Every gear goes in clean' : `The other ${untried.length} go in clean` }}</button>
     <div v-for="gear in state.vehicle?.gears" :key="gear" class="flex items-center gap-3 border-b border-rule py-1.5" role="group" :aria-label="`Gear ${gear}`">
       <span class="figure w-8 text-2xl font-bold">{{ gear }}</span>
       <div class="grid flex-1 grid-cols-4 gap-1.5">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isOut } from '../../../core/fasteners'
-import { currentRung, ladderOf } from '../../../core/job'
+import { currentRung, ladderOf, ladderSpent } from '../../../core/job'
 import type { LadderRun } from '../../../core/job'
 import { stopwatch } from '../../lib/durations'
 
@@ -28,8 +28,9 @@ const end = (outcome: 'worked' | 'failed' | 'stopped') => store.write('rung-ende
 </script>
 
 <template>
-  <section v-if="ladder && current" class="mt-4 border-2 border-danger px-4 py-3" :aria-label="t(ladder.title)" data-testid="ladder">
-    <p class="flex flex-wrap items-baseline justify-between gap-x-4"><span class="label text-danger">{{ t(run.text) }}</span><span class="figure text-quiet">rung {{ current.place + 1 }} of {{ ladder.rungs.length }}</span></p>
+  <LadderLeft v-if="ladder && ladderSpent(state, run)" :run="run" :title="ladder.title" />
+  <section v-else-if="ladder && current" class="mt-4 border-2 border-danger px-4 py-3" :aria-label="t(ladder.title)" data-testid="ladder">
+    <p class="flex flex-wrap items-baseline justify-between gap-x-4"><span class="label text-danger">{{ t(run.text) }}<template v-if="run.about">: {{ run.about }}</template></span><span class="figure text-quiet">rung {{ current.place + 1 }} of {{ ladder.rungs.length }}</span></p>
     <h2 class="mt-1 text-2xl">{{ t(current.rung.title) }}</h2>
     <p class="mt-1 text-lg">{{ t(current.rung.text) }}</p>
     <p v-for="board in boards" :key="board.group" class="mt-2 border-l-4 border-attention pl-3">The board counts <span class="figure font-semibold">{{ board.bolts.filter(bolt => !isOut(bolt)).length }}</span> of {{ board.bolts.length }} {{ groupName(board.group) }} still in. <NuxtLink no-prefetch class="underline" :to="{ path: path('bolts'), query: { group: board.group } }">See which</NuxtLink></p>

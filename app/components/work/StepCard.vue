@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { cautionsToRead, waitBefore } from '../../../core/job'
+import { cautionsToRead, findingsOfStep, newPartFor, waitBefore } from '../../../core/job'
 import type { Blocker, StepView } from '../../../core/job'
+import type { LedgerItem } from '../../../core/packs'
 import { stopwatch } from '../../lib/durations'
 
 /** One step at arm's length. */
 const props = defineProps<{ step: StepView, blockers: Blocker[] }>()
 defineEmits<{ reading: [] }>()
-const { state } = useJob()
+const { store, state } = useJob()
 const t = useTerms()
 const units = useUnits()
 const carWord = computed(() => props.step.planned.car === 'raised' ? 'car raised' : 'car on the ground')
@@ -18,9 +19,16 @@ const waiting = computed(() => {
 })
 const unread = computed(() => cautionsToRead(state.value, props.step.id))
 const shownCaution = computed(() => props.step.cautions.find(caution => !unread.value.includes(caution)))
-const troubles = computed(() => state.value.troubles.filter(entry => entry.stepId === props.step.id && !entry.cleared))
+/** A trouble on its ladder is shown by the ladder, until that did not help. */
+const troubles = computed(() => state.value.troubles.filter(entry => entry.stepId === props.step.id && !entry.cleared && !state.value.ladderRuns.some(run => run.ladderRunId === entry.troubleId && !run.left)))
 const ladderRuns = computed(() => state.value.ladderRuns.filter(run => !run.closedAt && (run.stepId === null || run.stepId === props.step.id)))
 const latest = (readingId: string) => state.value.readings.findLast(entry => entry.stepId === props.step.id && entry.readingId === readingId)
+const bad = computed(() => props.step.operation !== null && findingsOfStep(state.value, props.step.operation).length > 0)
+const fresh = (item: LedgerItem) => item.state === 'off' && newPartFor(state.value, item) !== null
+const moreGroups = computed(() => (props.step.operation?.moreFigures ?? []).flatMap(id => state.value.procedure!.groups.find(group => group.id === id) ?? []))
+function answer(readingId: string, value: string) {
+  store.write('reading-taken', { stepId: props.step.id, readingId, value, unit: null })
+}
 const helperAway = computed(() => props.step.planned.shortHanded)
 </script>
 
@@ -52,8 +60,8 @@ const helperAway = computed(() => props.step.planned.shortHanded)
         <dd class="inline"><span class="figure">{{ change.count }}</span> × {{ t(change.item.name) }}<span v-if="change.item.goesTo" class="text-quiet"> → {{ t(change.item.goesTo) }}</span></dd>
       </div>
       <div v-for="change in step.putsBack" :key="change.item.id">
-        <dt class="inline font-semibold">{{ { off: 'Goes back', open: 'Closes', unplugged: 'Plugs in', slack: 'Set for good', propped: 'Away with' }[change.item.state] }}: </dt>
-        <dd class="inline"><span class="figure">{{ change.count }}</span> × {{ t(change.item.name) }}<span v-if="change.item.goesTo && change.item.state === 'off'" class="text-quiet"> ← {{ t(change.item.goesTo) }}</span></dd>
+        <dt class="inline font-semibold">{{ fresh(change.item) ? 'Goes in new' : { off: 'Goes back', open: 'Closes', unplugged: 'Plugs in', slack: 'Set for good', propped: 'Away with' }[change.item.state] }}: </dt>
+        <dd class="inline"><span class="figure">{{ change.count }}</span> × {{ t(change.item.name) }}<span v-if="fresh(change.item)" class="text-quiet">; the old stay with the old parts</span><span v-else-if="change.item.goesTo && change.item.state === 'off'" class="text-quiet"> ← {{ t(change.item.goesTo) }}</span></dd>
       </div>
     </dl>
 
@@ -63,16 +71,25 @@ const helperAway = computed(() => props.step.planned.shortHanded)
     <BenchAsk :step="step" />
 
     <FigureLine v-if="step.group" class="mt-4" :group="step.group" large />
+    <FigureLine v-for="group in moreGroups" :key="group.id" class="mt-4" :group="group" />
 
     <ul v-if="step.operation?.readings.length" class="ruled mt-4 border-y border-rule">
-      <li v-for="spec in step.operation.readings" :key="spec.id" class="flex items-center justify-between gap-3 py-1">
-        <span><span class="label">{{ t(spec.name) }}</span><span v-if="spec.about" class="block text-sm text-quiet">{{ t(spec.about) }}</span></span>
-        <button class="button shrink-0" :class="!latest(spec.id) && spec.required ? 'border-attention!' : ''" @click="$emit('reading')">
-          <span v-if="latest(spec.id)" class="figure">{{ spec.kind === 'number' ? units.reading(Number(latest(spec.id)!.value), spec.unit) : latest(spec.id)!.value }}</span>
-          <template v-else>{{ spec.required ? 'Wanted' : 'Measure' }}</template>
-        </button>
+      <li v-for="spec in step.operation.readings" :key="spec.id" class="py-2">
+        <template v-if="spec.kind === 'choice'">
+          <ChoiceRow :label="t(spec.name)" :model-value="latest(spec.id) ? String(latest(spec.id)!.value) : null" :choices="spec.choices.map(choice => ({ id: choice, label: t(choice) }))" :wanted="spec.required && !latest(spec.id)" @update:model-value="choice => answer(spec.id, choice!)" />
+          <p v-if="spec.about" class="mt-1 text-sm text-quiet">{{ t(spec.about) }}</p>
+        </template>
+        <div v-else class="flex items-center justify-between gap-3">
+          <span><span class="label">{{ t(spec.name) }}</span><span v-if="spec.about" class="block text-sm text-quiet">{{ t(spec.about) }}</span></span>
+          <button class="button shrink-0" :class="!latest(spec.id) && spec.required ? 'border-attention!' : ''" @click="$emit('reading')">
+            <span v-if="latest(spec.id)" class="figure">{{ units.reading(Number(latest(spec.id)!.value), spec.unit) }}</span>
+            <template v-else>{{ spec.required ? 'Wanted' : 'Measure' }}</template>
+          </button>
+        </div>
       </li>
     </ul>
+
+    <LazyFindingAsk v-if="bad" :step="step" />
 
     <p v-if="helperAway" class="mt-4 border-l-4 border-attention pl-4 text-lg"><span class="label">Two hands more would help.</span> Alone: {{ t(step.operation!.aloneWay!) }}</p>
     <p v-if="shownCaution" class="mt-4 flex items-start gap-3 border-l-4 pl-4 text-lg" :class="shownCaution.serious ? 'border-danger' : 'border-attention'">

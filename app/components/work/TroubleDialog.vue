@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { laddersAt } from '../../../core/job'
+import type { Ladder } from '../../../core/packs'
 import { newId } from '../../lib/ids'
+import type { LadderAbout } from './WhichOne.vue'
 
 /** What will not go: a ladder to climb, or words of one's own with what the job waits for. */
 const props = defineProps<{ open: boolean, stepId: string | null }>()
@@ -11,8 +13,12 @@ const all = ref(false)
 const FIRST = 6
 const ladders = computed(() => laddersAt(state.value, props.stepId))
 const shown = computed(() => all.value ? ladders.value : ladders.value.slice(0, FIRST))
-function climb(ladderId: string, title: string) {
-  if (store.write('ladder-opened', { ladderRunId: newId(), ladderId, stepId: props.stepId, text: t(title) })) emit('close')
+const asked = ref<Ladder | null>(null)
+watch(() => props.open, () => { asked.value = null })
+function climb(ladder: Ladder, about: LadderAbout = {}) {
+  if (!store.write('ladder-opened', { ladderRunId: newId(), ladderId: ladder.id, stepId: props.stepId, text: t(ladder.title), ...about })) return
+  asked.value = null
+  emit('close')
 }
 const text = ref('')
 const waits = ref<'no' | 'yes'>('no')
@@ -37,12 +43,13 @@ function submit() {
 
 <template>
   <BaseDialog :open="open" title="Trouble" @close="emit('close')">
-    <section v-if="ladders.length" class="mb-5">
+    <WhichOne v-if="asked" :ladder="asked" :step-id="stepId" @back="asked = null" @chosen="about => climb(asked!, about)" />
+    <section v-if="ladders.length && !asked" class="mb-5">
       <h3 class="label">A ladder for it, the gentlest way first</h3>
-      <ul class="ruled mt-1"><li v-for="ladder in shown" :key="ladder.id"><button type="button" class="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left font-semibold hover:bg-tint" @click="climb(ladder.id, ladder.title)"><span>{{ t(ladder.title) }}</span><span class="figure shrink-0 text-sm font-normal text-quiet">{{ ladder.rungs.length }} rungs</span></button></li></ul>
+      <ul class="ruled mt-1"><li v-for="ladder in shown" :key="ladder.id"><button type="button" class="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left font-semibold hover:bg-tint" @click="ladder.asks ? asked = ladder : climb(ladder)"><span>{{ t(ladder.title) }}</span><span class="figure shrink-0 text-sm font-normal text-quiet">{{ ladder.rungs.length }} rungs</span></button></li></ul>
       <button v-if="shown.length < ladders.length" type="button" class="min-h-11 underline" @click="all = true">{{ ladders.length - shown.length }} more</button>
     </section>
-    <form class="grid gap-4" @submit.prevent="submit">
+    <form v-if="!asked" class="grid gap-4" @submit.prevent="submit">
       <div>
         <label class="label" for="trouble-text">What will not go</label>
         <textarea id="trouble-text" v-model="text" class="mt-1" maxlength="1000" placeholder="Bolt seized, part wrong, will not come off" />

@@ -27,7 +27,8 @@ const form = useForm({
     vehicleId: '', causeTable: 'pedal', comebackOf: '', outcomes: {} as Record<string, string>, symptoms: [] as string[], text: '', pumpResult: 'not-done' as NewJob['pumpTest']['result'], strokes: '', odometer: '', options: {} as Record<string, string>,
   },
   onSubmit: async ({ value }) => {
-    serverIssues.value = []
+    serverIssues.value = odometerDoubt.value ? ['Odometer: say first which of the two it is.'] : []
+    if (odometerDoubt.value) return
     const request = newJob.safeParse(requestOf(value))
     if (!request.success) {
       serverIssues.value = request.error.issues.map(issue => named(issue.path.join('.'), issue.message))
@@ -45,12 +46,10 @@ const form = useForm({
 const values = form.useStore(store => store.values)
 const submitting = form.useStore(store => store.isSubmitting)
 
-/** An odometer as typed, in km; what is no number becomes one that is refused. */
-function odometerKm(text: string): number | null {
-  if (text.trim() === '') return null
-  const value = numbers.plain(text)
-  return Number.isFinite(value) ? convert(value, units.preference.value.distance, 'km') : -1
-}
+const odometer = ref<number | null>(null)
+const odometerDoubt = ref(false)
+/** The odometer in km; what is no number becomes one that is refused. */
+const odometerKm = (text: string): number | null => text.trim() === '' ? null : odometer.value === null ? -1 : convert(odometer.value, units.preference.value.distance, 'km')
 
 const fieldNames: Record<string, string> = { vehicleId: 'Car', odometerKm: 'Odometer', complaint: 'What it does', pumpTest: 'Pumped pedal', findings: 'Tests before dismantling', options: 'How it will be done' }
 const named = (path: string, reason: string) => [fieldNames[path.split('.')[0]!], reason].filter(Boolean).join(': ')
@@ -59,7 +58,7 @@ function requestOf(value: typeof form.state.values) {
   return {
     id: jobId, vehicleId: value.vehicleId, packId: pack.value?.id ?? '', options: value.options,
     complaint: { symptoms: value.symptoms, text: value.text },
-    pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : Number(value.strokes) },
+    pumpTest: { result: value.pumpResult, strokes: value.pumpResult === 'not-done' || value.strokes.trim() === '' ? null : numbers.plain(value.strokes) },
     ...(Object.keys(value.outcomes).length > 0 ? { findings: { tableId: value.causeTable, outcomes: value.outcomes } } : {}),
     ...(value.comebackOf ? { comebackOf: value.comebackOf } : {}),
     odometerKm: odometerKm(value.odometer), personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
@@ -124,8 +123,7 @@ function added(vehicle: VehicleAnswer) {
           <VehiclePicker class="mt-3" :vehicles="vehicles" :model-value="values.vehicleId" @update:model-value="id => form.setFieldValue('vehicleId', id)" @added="added" />
           <EarlierJobs v-if="values.vehicleId" :key="values.vehicleId" class="mt-4" :vehicle-id="values.vehicleId" :model-value="values.comebackOf" @update:model-value="id => form.setFieldValue('comebackOf', id)" />
           <div class="mt-4 max-w-xs">
-            <label class="label" for="odometer">Odometer, {{ units.preference.value.distance }}</label>
-            <input id="odometer" class="figure mt-1" inputmode="numeric" autocomplete="off" :value="values.odometer" @input="form.setFieldValue('odometer', ($event.target as HTMLInputElement).value)">
+            <NumberTyped id="odometer" :label="`Odometer, ${units.preference.value.distance}`" :unit="units.preference.value.distance" :model-value="values.odometer" @update:model-value="text => form.setFieldValue('odometer', text)" @read="value => { odometer = value }" @doubt="unsure => { odometerDoubt = unsure }" />
           </div>
         </section>
         <ComplaintFields

@@ -1,8 +1,8 @@
-import { and, asc, desc, eq, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm'
 import type { NewVehicle } from '../../../contracts/jobs'
 import type { FastenerFacts, Figure } from '../../../core/fasteners'
 import type { Executor } from '../client'
-import { vehicle, vehicleFastener, vehicleFigure } from '../schema'
+import { job, jobEvent, vehicle, vehicleFastener, vehicleFigure } from '../schema'
 
 const shown = { id: vehicle.id, name: vehicle.name, make: vehicle.make, model: vehicle.model, year: vehicle.year, customer: vehicle.customer, gears: vehicle.gears }
 
@@ -14,6 +14,14 @@ export function vehicleQueries(db: Executor, garageId: string) {
     async find(id: string) {
       const [row] = await db.select(shown).from(vehicle).where(and(eq(vehicle.garageId, garageId), eq(vehicle.id, id)))
       return row ?? null
+    },
+    /** Where the odometer of a car stood when it was last read on a job, in km, and when; `null` where it never was. */
+    async lastOdometer(vehicleId: string): Promise<{ odometerKm: number, at: Date } | null> {
+      const odometerKm = sql<number | null>`(${jobEvent.payload} ->> 'odometerKm')::double precision`
+      const [row] = await db.select({ odometerKm, at: jobEvent.deviceTime }).from(jobEvent).innerJoin(job, eq(job.id, jobEvent.jobId))
+        .where(and(eq(job.garageId, garageId), eq(job.vehicleId, vehicleId), inArray(jobEvent.type, ['job-opened', 'handed-over', 'break-in-set', 'odometer-read']), isNotNull(odometerKm)))
+        .orderBy(desc(jobEvent.deviceTime)).limit(1)
+      return row && row.odometerKm !== null ? { odometerKm: row.odometerKm, at: row.at } : null
     },
     /** Adds a vehicle; the same id a second time changes nothing. */
     async add(entry: NewVehicle) {

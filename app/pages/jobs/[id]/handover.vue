@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
 import { boltName } from '../../../../core/fasteners'
-import { groupStands, openBeforeHandover, pumpVerdict } from '../../../../core/job'
+import { closing, groupStands, openBeforeHandover, pumpVerdict } from '../../../../core/job'
+import { standWords } from '../../../lib/bolt-words'
 import { sourceLabel } from '../../../lib/sources'
 import { symptomLabel } from '../../../lib/symptoms'
 import { boltVerdicts } from '../../../lib/verdicts'
@@ -15,7 +16,13 @@ const operations = computed(() => state.value.procedure?.operations ?? [])
 const titleOf = (stepId: string) => t(operations.value.find(operation => operation.id === stepId)?.title ?? stepId)
 const tightened = (group: string) => state.value.runs.findLast(run => run.group === group && run.dropped === null && !run.loosens) ?? null
 const broken = computed(() => Object.values(state.value.boards).flatMap(board => board.bolts.filter(bolt => bolt.condition === 'sheared' || bolt.condition === 'stripped' || bolt.suspect).map(bolt => `${t(state.value.procedure!.groups.find(group => group.id === board.group)!.name)}, ${boltName(board, bolt)}: ${bolt.suspect ? 'had the load of one that broke' : bolt.condition}`)))
-const figures = computed(() => groupStands(state.value).map(stand => ({ ...stand, run: tightened(stand.group.id), figure: tightened(stand.group.id)?.figure ?? stand.figure })))
+const figures = computed(() => groupStands(state.value).flatMap(({ group, counts, figure, excused }) => {
+  const run = tightened(group.id)
+  const stand = standWords(counts)
+  return stand || run || figure || excused ? [{ group, stand, run, excused, figure: run?.figure ?? figure }] : []
+}))
+const checks = computed(() => closing(state.value))
+const closingWords = { done: 'done', left: 'left as it is', open: 'open', bad: 'not good' }
 const readings = computed(() => {
   const latest = new Map(state.value.readings.map(reading => [`${reading.stepId} ${reading.readingId}`, reading]))
   return [...latest.values()].map(reading => ({
@@ -60,12 +67,13 @@ const printPage = () => window.print()
     <section class="mt-6">
       <h2 class="border-b-2 border-ink pb-1 text-lg">Torque figures and their sources</h2>
       <table class="w-full text-left">
-        <thead class="sr-only"><tr><th>Fasteners</th><th>Figure</th><th>Source</th></tr></thead>
+        <thead class="text-sm"><tr><th class="label py-1 pr-4">Fasteners</th><th class="label py-1 pr-4">How they stand</th><th class="label py-1 pr-4">Figure</th><th class="label py-1">Source</th></tr></thead>
         <tbody class="ruled">
-          <tr v-for="{ group, figure, run } in figures" :key="group.id" class="align-top">
+          <tr v-for="{ group, figure, run, stand, excused } in figures" :key="group.id" class="align-top">
             <td class="py-1 pr-4">{{ t(group.name) }}<span v-if="run" class="block text-sm text-quiet">in passes, every bolt logged<template v-if="run.wrench">, {{ run.wrench.name }}</template><template v-for="stop in run.stops" :key="stop.at">; bolt {{ stop.bolt + 1 }} was stopped: {{ boltVerdicts[stop.verdict].name.toLowerCase() }}, {{ stop.cleared ?? 'open' }}</template></span></td>
+            <td class="py-1 pr-4">{{ stand }}</td>
             <td class="py-1 pr-4 whitespace-nowrap"><TorqueFigure v-if="figure" :torque-nm="figure.torqueNm" /><span v-else>none named</span></td>
-            <td class="py-1"><strong v-if="figure?.sourceKind === 'computed'">No specification was found. </strong>{{ figure ? `${sourceLabel(figure.sourceKind)}: ${figure.reference}` : 'Tightened without a figure on record' }}<template v-if="figure?.borrowed">. Taken from another group: {{ figure.borrowed.because }}</template></td>
+            <td class="py-1"><strong v-if="figure?.sourceKind === 'computed'">No specification was found. </strong>{{ figure ? `${sourceLabel(figure.sourceKind)}: ${figure.reference}` : excused ? `${personName(excused.personId)} answers for it: ${excused.reason}` : 'No figure on record' }}<template v-if="figure?.borrowed">. Taken from another group: {{ figure.borrowed.because }}</template></td>
           </tr>
         </tbody>
       </table>
@@ -77,6 +85,17 @@ const printPage = () => window.print()
       <ul class="ruled columns-1 sm:columns-2 print:columns-2">
         <li v-for="reading in readings" :key="reading.stepId + reading.readingId" class="flex break-inside-avoid justify-between gap-3 py-1">
           <span>{{ t(reading.name) }}</span><span class="figure text-right">{{ typeof reading.value === 'number' ? units.reading(reading.value, reading.unit ?? '') : reading.value }}</span>
+        </li>
+      </ul>
+    </section>
+
+    <section v-if="checks.length" class="mt-6">
+      <h2 class="border-b-2 border-ink pb-1 text-lg">Before it left</h2>
+      <ul class="ruled">
+        <li v-for="check in checks" :key="check.id" class="break-inside-avoid py-1">
+          <span class="flex justify-between gap-3"><span>{{ t(check.title) }}</span><strong class="shrink-0">{{ check.made?.good ? t(check.good!) : closingWords[check.status] }}</strong></span>
+          <span v-if="check.made?.note" class="block text-sm">{{ check.made.note }}</span>
+          <span v-for="missing in check.missing" :key="missing.title" class="block text-sm">{{ t(missing.title) }}</span>
         </li>
       </ul>
     </section>

@@ -23,7 +23,7 @@ const allTried = computed(() => step.value !== null && state.value.vehicle!.gear
 const unread = computed(() => step.value && blockers.value.length === 0 ? cautionsToRead(state.value, step.value.id) : [])
 const mainLabel = computed(() => {
   if (unread.value.length > 0) return 'Read and understood'
-  if (missingReading.value && activityDone.value) return 'Take the reading'
+  if (missingReading.value && activityDone.value) return missingReading.value.kind === 'choice' ? 'Answer first' : 'Take the reading'
   if (activityDone.value) return 'Done'
   return { tighten: 'To the tightening run', bleed: 'To the bleeding', gears: allTried.value ? 'Write the trouble down' : 'Try every gear first' }[activity.value!.kind]
 })
@@ -43,7 +43,8 @@ function done() {
     return
   }
   if (missingReading.value) {
-    dialog.value = 'reading'
+    if (missingReading.value.kind === 'number') dialog.value = 'reading'
+    else useMessages().say(`${t(missingReading.value.name)}: say which.`)
     return
   }
   if (store.write('step-done', { stepId: step.value.id })) {
@@ -60,8 +61,8 @@ function undo() {
   store.undo()
 }
 function measure() {
-  if (step.value?.operation?.readings.length) dialog.value = 'reading'
-  else useMessages().say('This step asks for no reading.')
+  if (step.value?.operation?.readings.some(spec => spec.kind === 'number')) dialog.value = 'reading'
+  else useMessages().say('This step asks for no number.')
 }
 useKeys({
   'Space': done, 'Backspace': undo, 'm': measure, 't': toggleTimer,
