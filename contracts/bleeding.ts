@@ -10,7 +10,7 @@ const ml = z.number().positive('Say how much.').max(5000)
 export const bleedPayloads = {
   'bleed-opened': z.strictObject({ stepId, ...counts, way: way.optional() }),
   'bleed-switched': z.strictObject({ stepId, way, ...counts }),
-  'stroke-counted': z.strictObject({ stepId }),
+  'stroke-counted': z.strictObject({ stepId, count: z.number().int().min(1).max(100).optional() }),
   'portion-moved': z.strictObject({ stepId, ml: z.number().min(-2000).max(2000).refine(value => value !== 0, 'Say how much went through.') }),
   'rest-started': z.strictObject({ stepId }),
   'pedal-judged': z.strictObject({

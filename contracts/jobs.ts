@@ -73,6 +73,7 @@ export type GarageSettings = z.infer<typeof garageSettings>
 
 /** `PUT /api/people/:id` */
 export const personBody = z.strictObject({ name: words(60), gone: z.boolean().default(false) })
+export type PersonBody = z.infer<typeof personBody>
 
 /** `POST /api/jobs/:id/options` */
 export const switchOptions = z.strictObject({

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import type { PostedEvents } from '../contracts/events'
 import type { NewJob, SwitchOptions } from '../contracts/jobs'
+import { symptomWords } from '../contracts/words'
 import { rankCauses } from '../core/decisions'
 import { FieldError } from '../core/fasteners/field-error'
 import { admit, applyEvent, jobWords, noCircumstances, observedMinutes, pastOf, planSetting, reduceJob, summarise } from '../core/job'
@@ -81,7 +82,9 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
     if (existing) return { id: existing.id, number: existing.number }
     const vehicle = await store.vehicles.find(request.vehicleId)
     if (!vehicle) throw new Refused(422, [{ path: 'vehicleId', reason: 'There is no such vehicle in this garage.' }])
-    const people = await store.garage.people()
+    const last = request.odometerKm === null ? null : await store.vehicles.lastOdometer(vehicle.id)
+    if (last && request.odometerKm! < last.odometerKm - 1) throw new Refused(422, [{ path: 'odometerKm', reason: `This car stood at ${Math.round(last.odometerKm)} km on ${last.at.toISOString().slice(0, 10)}; it cannot stand at ${Math.round(request.odometerKm!)} km now.` }])
+    const people = (await store.garage.people()).filter(person => !person.gone)
     if (!people.some(person => person.id === request.personId)) throw new Refused(422, [{ path: 'personId', reason: 'Nobody of this garage has that id.' }])
     const number = await store.jobs.nextNumber()
     await store.jobs.open(request.id, vehicle.id, number)
@@ -210,7 +213,7 @@ export async function record(tx: Executor, garageId: string, log: JobEvent[], ad
       await store.vehicles.keepFastener(state.vehicle!.id, event.payload.group, event.payload.fastener)
     }
   }
-  if (added.some(event => worded.has(event.type))) await store.words.keep(state.jobId!, jobWords(state))
+  if (added.some(event => worded.has(event.type))) await store.words.keep(state.jobId!, jobWords(state, id => symptomWords[id] ?? id))
   if (added.some(event => event.type === 'cause-found' || event.type === 'undone')) await keepCause(store, state)
   if (added.some(event => event.type === 'handed-over' || event.type === 'undone')) await keepMinutes(store, log, state)
   const news = JSON.stringify({ garageId, jobId: state.jobId, seq: state.lastSeq })

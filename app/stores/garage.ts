@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { GarageAnswer } from '../../contracts/answers'
-import type { GarageSettings } from '../../contracts/jobs'
+import type { GarageSettings, PersonBody } from '../../contracts/jobs'
 
 const PERSON_KEY = 'eldrin-person'
 
@@ -14,7 +14,8 @@ export const useGarageStore = defineStore('garage', () => {
     problem.value = ''
     try {
       garage.value = await $fetch<GarageAnswer>('/api/garage')
-      if (!garage.value.people.some(person => person.id === personId.value)) personId.value = garage.value.people[0]!.id
+      const here = garage.value.people.filter(person => !person.gone)
+      if (!here.some(person => person.id === personId.value)) personId.value = here[0]!.id
     }
     catch {
       problem.value = 'The server did not answer.'
@@ -26,10 +27,16 @@ export const useGarageStore = defineStore('garage', () => {
     await load()
   }
 
+  /** Adds somebody, renames them, or says that they left or came back. Throws what the server refused. */
+  async function savePerson(id: string, person: PersonBody) {
+    await $fetch(`/api/people/${id}`, { method: 'PUT', body: person })
+    await load()
+  }
+
   function choosePerson(id: string) {
     personId.value = id
     localStorage.setItem(PERSON_KEY, id)
   }
 
-  return { garage, problem, personId, load, change, choosePerson }
+  return { garage, problem, personId, load, change, savePerson, choosePerson }
 })

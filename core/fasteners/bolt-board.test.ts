@@ -8,7 +8,7 @@ const group = { id: 'bell-bolts', name: 'Bell bolts', count: 2, part: 'vehicle' 
 describe('typicalBoard', () => {
   it('starts from the layout’s map, with the steps this job has', () => {
     const board = typicalBoard(group, { outlines: [outline], operations: [operation] })
-    expect(board.bolts).toMatchObject([{ id: 'a', offWith: 'bolts-off', holds: 'Starter', out: false, condition: null }, { id: 'b', offWith: null, from: 'engine' }])
+    expect(board.bolts).toMatchObject([{ id: 'a', offWith: 'bolts-off', holds: 'Starter', stand: 'untouched', condition: null }, { id: 'b', offWith: null, from: 'engine' }])
   })
   it('puts bolts of a group without a map on a plain circle', () => {
     const { board: _map, ...bare } = { ...group, count: 5 }
@@ -31,7 +31,7 @@ describe('clockPosition', () => {
 describe('countBoard', () => {
   it('says which are left and which nobody looked at', () => {
     const board = typicalBoard(group, { outlines: [outline], operations: [operation] })
-    const out = { ...board, bolts: board.bolts.map((bolt, index) => ({ ...bolt, out: index === 0 })) }
+    const out = { ...board, bolts: board.bolts.map((bolt, index) => ({ ...bolt, stand: index === 0 ? 'out' as const : bolt.stand })) }
     expect(countBoard(out)).toMatchObject({ bolts: 2, out: 1, in: [{ id: 'b' }], notAsked: [{ id: 'a' }] })
     expect(boltName(out, out.bolts[1]!)).toBe('bolt 2 at 3 o’clock')
   })

@@ -33,7 +33,7 @@ export class JobFileError extends Error {
  */
 export function exportJob(events: JobEvent[], people: { id: string, name: string }[], exportedAt: string): JobFile {
   const named = new Set(events.map(event => event.personId))
-  return { format: JOB_FORMAT, version: JOB_FORMAT_VERSION, exportedAt, people: people.filter(person => named.has(person.id)), events }
+  return { format: JOB_FORMAT, version: JOB_FORMAT_VERSION, exportedAt, people: people.filter(person => named.has(person.id)).map(({ id, name }) => ({ id, name })), events }
 }
 
 /**

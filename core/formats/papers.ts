@@ -70,10 +70,10 @@ function estimate(state: JobState, { text, money, rates, observed }: PaperContex
   return [
     { title: 'The work', lines: [`${text(state.procedure!.title)}: ${state.procedure!.operations.length} pieces of work, ${hours(costs.estimatedMinutes)} in all.`], table: {
       head: ['', 'Time', 'Price'], right: [1, 2], sums: 1,
-      rows: [...costs.byPhase.map(entry => [phaseNames[entry.phase], hours(entry.estimated), money(entry.estimated / 60 * rates.labourPerHour)]), ['Labor', hours(costs.estimatedMinutes), money(costs.labour)]],
+      rows: [...costs.byPhase.map(entry => [phaseNames[entry.phase], hours(entry.estimated), money(entry.estimated / 60 * rates.labourPerHour)]), [text('{Labor}'), hours(costs.estimatedMinutes), money(costs.labour)]],
     } },
     partsSection(costs.parts, text, money),
-    { title: 'In all', table: { head: ['', ''], right: [1], sums: 1, rows: totals(costs.labour, costs.partsTotal, costs.callOut, costs.tax, costs.total, rates, money) }, ...(costs.unpriced.length ? { lines: [`Not priced yet: ${costs.unpriced.map(text).join(', ')}.`] } : {}) },
+    { title: 'In all', table: { head: ['', ''], right: [1], sums: 1, rows: totals(text, costs.labour, costs.partsTotal, costs.callOut, costs.tax, costs.total, rates, money) }, ...(costs.unpriced.length ? { lines: [`Not priced yet: ${costs.unpriced.map(text).join(', ')}.`] } : {}) },
     { title: 'While it is open: three offers', lines: [
       ...packages.map(offer => `${names[offer.id]}: ${offer.names.length ? offer.names.map(text).join(', ') : 'nothing more'}; ${hours(offer.minutes)} and ${money(offer.total)} more.`),
       ...(unpriced.length ? [`In reach and not priced yet: ${unpriced.map(text).join(', ')}.`] : []),
@@ -154,13 +154,13 @@ function breakInCard(state: JobState, { distance, day }: PaperContext): PaperSec
 function invoice(state: JobState, { text, money, day, rates, observed }: PaperContext): PaperSection[] {
   const costs = jobCosts(state, rates, observed)
   return [
-    { title: 'Labor', lines: [`Charged by the computed minutes of the plan. An hour is ${money(rates.labourPerHour)}.`, measuredLine(costs)], table: {
+    { title: text('{Labor}'), lines: [`Charged by the computed minutes of the plan. An hour is ${money(rates.labourPerHour)}.`, measuredLine(costs)], table: {
       head: ['', 'Computed', 'Measured', 'Price'], right: [1, 2, 3], sums: 1,
-      rows: [...costs.byPhase.map(entry => [phaseNames[entry.phase], hours(entry.estimated), measuredText(entry), money(entry.estimated / 60 * rates.labourPerHour)]), ['Labor', hours(costs.estimatedMinutes), measuredText({ ...costs, measured: costs.measuredSteps > 0 ? costs.measuredMinutes : null }), money(costs.labour)]],
+      rows: [...costs.byPhase.map(entry => [phaseNames[entry.phase], hours(entry.estimated), measuredText(entry), money(entry.estimated / 60 * rates.labourPerHour)]), [text('{Labor}'), hours(costs.estimatedMinutes), measuredText({ ...costs, measured: costs.measuredSteps > 0 ? costs.measuredMinutes : null }), money(costs.labour)]],
     } },
     partsSection(costs.parts, text, money),
     { title: state.payments.length === 0 ? 'To pay' : 'To pay and paid', table: { head: ['', ''], right: [1], sums: 1, rows: [
-      ...totals(costs.labour, costs.partsTotal, costs.callOut, costs.tax, costs.total, rates, money),
+      ...totals(text, costs.labour, costs.partsTotal, costs.callOut, costs.tax, costs.total, rates, money),
       ...state.payments.map(payment => [`Paid ${day(payment.at)}, ${payment.how}`, money(-payment.amount)]), ...(state.payments.length ? [['Still to pay', money(costs.total - paidSoFar(state))]] : []),
     ] }, ...(costs.unpriced.length ? { lines: [`Without a price, so not in the sum: ${costs.unpriced.map(text).join(', ')}.`] } : {}) },
   ]
@@ -182,9 +182,9 @@ function partsSection(parts: ReturnType<typeof jobCosts>['parts'], text: PaperCo
   return { title: 'Parts', table: { head: ['', 'Count', 'Each', 'Price'], right: [1, 2, 3], rows: parts.map(part => [text(part.name), String(part.count), part.each === null ? 'not priced' : money(part.each), part.total === null ? '' : money(part.total)]) } }
 }
 
-function totals(labour: number, parts: number, callOut: number, tax: number, total: number, rates: Rates, money: PaperContext['money']): string[][] {
+function totals(text: PaperContext['text'], labour: number, parts: number, callOut: number, tax: number, total: number, rates: Rates, money: PaperContext['money']): string[][] {
   return [
-    ['Labor', money(labour)], ['Parts', money(parts)], ...(callOut > 0 ? [['Call-out', money(callOut)]] : []), ...(rates.taxPercent > 0 ? [[`Tax, ${rates.taxPercent} in 100`, money(tax)]] : []), ['In all', money(total)],
+    [text('{Labor}'), money(labour)], ['Parts', money(parts)], ...(callOut > 0 ? [['Call-out', money(callOut)]] : []), ...(rates.taxPercent > 0 ? [[`Tax, ${rates.taxPercent} in 100`, money(tax)]] : []), ['In all', money(total)],
   ]
 }
 

@@ -171,7 +171,7 @@ describe('advice how to bleed', () => {
     expect(best({ bleeder: 'none', tools: ['vacuum-pump'], helper: true })).toBe('pump-rest')
   })
   it('weighs the time that is left, and says what closes a way', () => {
-    expect(best({ minutesLeft: 90 })).toBe('gravity')
+    expect(best({ minutesLeft: 80 })).toBe('gravity')
     const closed = adviseBleed(at).find(entry => entry.method === 'vacuum')!
     expect(closed).toMatchObject({ possible: false, because: ['It takes a vacuum pump.'] })
     expect(adviseBleed({ ...at, minutesLeft: 30 })[0]!.because.join(' ')).toContain('are left')

@@ -94,6 +94,14 @@ describe('tightening run', () => {
     expect(log.refusal('bolt-turned', { runId: 'r', passIndex: 3, bolt: 0 })).toContain('Every bolt')
     expect(log.refusal('step-done', { stepId: 'tighten' })).toBeNull()
   })
+  it('takes the rest of a pass at once, and no pass before its turn', () => {
+    const log = ready().add('figure-named', figure).add('run-started', run).add('bolt-turned', { runId: 'r', passIndex: 0, bolt: 0 })
+    expect(log.refusal('pass-turned', { runId: 'r', passIndex: 1 })).toContain('in pass 1')
+    run.passes.forEach((_, passIndex) => log.add('pass-turned', { runId: 'r', passIndex }))
+    expect(log.state.runs[0]!.turned).toBe(24)
+    expect(log.refusal('pass-turned', { runId: 'r', passIndex: 3 })).toContain('Every bolt')
+    expect(log.refusal('step-done', { stepId: 'tighten' })).toBeNull()
+  })
   it('can be dropped and begun again', () => {
     const log = ready().add('figure-named', figure).add('run-started', run).add('run-dropped', { runId: 'r', reason: 'wrong count' })
     expect(log.refusal('bolt-turned', { runId: 'r', passIndex: 0, bolt: 0 })).toContain('No such run')

@@ -16,7 +16,8 @@ export interface BleedPayloads {
   'bleed-opened': { stepId: string, strokesPerRound: number, restMinutes: number, way?: string }
   /** Goes on another way; what was counted stays. */
   'bleed-switched': { stepId: string, way: string, strokesPerRound: number, restMinutes: number }
-  'stroke-counted': { stepId: string }
+  /** `count` strokes at once, one where it is left out. */
+  'stroke-counted': { stepId: string, count?: number }
   /** Fluid that went through without a stroke, in ml: above zero out at the bleeder, below zero up into the reservoir. */
   'portion-moved': { stepId: string, ml: number }
   /** The rest begins; where minutes are counted, the bleeder is open from now on. */
@@ -88,16 +89,16 @@ export const bleedAppliers = {
     if (!bleeding) return
     state.bleeding[stepId] = { ...bleeding, strokesPerRound, restMinutes, pace: null, rounds: [...bleeding.rounds.filter(begun), freshRound(way)] }
   },
-  'stroke-counted': (state: JobState, { payload: { stepId } }: JobEvent<'stroke-counted'>) => {
+  'stroke-counted': (state: JobState, { payload: { stepId, count = 1 } }: JobEvent<'stroke-counted'>) => {
     const round = state.bleeding[stepId]?.rounds.at(-1)
     if (!round) return
     const reservoir = state.reservoirs[stepId]
-    const ml = (reservoir?.eachMl ?? 0) * (wayNow(state, stepId)?.strokeShare ?? 0)
-    round.strokes++
+    const ml = count * (reservoir?.eachMl ?? 0) * (wayNow(state, stepId)?.strokeShare ?? 0)
+    round.strokes += count
     if (reservoir) {
       round.movedMl += ml
       reservoir.sentMl += ml
-      reservoir.strokes++
+      reservoir.strokes += count
     }
   },
   'portion-moved': (state: JobState, { payload: { stepId, ml }, deviceTime }: JobEvent<'portion-moved'>) => {
@@ -175,9 +176,10 @@ export const bleedJudges: Pick<Judges, keyof BleedPayloads> = {
   },
   'bleed-switched': (state, { payload }) => openBleeding(state, payload.stepId) ?? notFirm(state, payload.stepId) ?? knownWay(state, payload.way)
     ?? (state.bleeding[payload.stepId]!.rounds.at(-1)!.way === payload.way ? refuse('payload.way', 'It is done this way already.') : null),
-  'stroke-counted': (state, { payload: { stepId } }) => openBleeding(state, stepId)
+  'stroke-counted': (state, { payload: { stepId, count = 1 } }) => openBleeding(state, stepId)
     ?? (resting(state, stepId) ? refuse('payload.stepId', 'This round is resting. Judge the pedal before the next strokes.') : notFirm(state, stepId))
-    ?? (wayNow(state, stepId)?.counts === 'strokes' ? reservoirLow(state, stepId) : refuse('payload.stepId', 'This way counts no strokes.')),
+    ?? (wayNow(state, stepId)?.counts === 'strokes' ? reservoirLow(state, stepId) : refuse('payload.stepId', 'This way counts no strokes.'))
+    ?? (count > 1 && state.reservoirs[stepId] ? refuse('payload.count', 'The reservoir is watched stroke by stroke.') : null),
   'portion-moved': (state, { payload: { stepId, ml } }) => openBleeding(state, stepId) ?? notFirm(state, stepId) ?? portionRefused(state, stepId, ml),
   'rest-started': (state, { payload: { stepId } }) => openBleeding(state, stepId) ?? (resting(state, stepId) ? refuse('payload.stepId', 'This round is resting already.') : notFirm(state, stepId)),
   'pedal-judged': (state, { payload: { stepId } }) => openBleeding(state, stepId)

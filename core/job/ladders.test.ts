@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { operation, smallPack } from '../../tests/support/small-pack'
 import { TestLog } from '../../tests/support/job-log'
 import type { Ladder } from '../packs/types'
-import { currentRung, laddersAt } from './ladders'
+import { currentRung, laddersAt, ladderSpent } from './ladders'
+import { openBeforeHandover } from './before-handover'
 import { summarise } from './summary'
 
 const rung = (id: string, change: object = {}) => ({ id, title: `Rung ${id}`, text: 'Do it.', minutes: 10, tools: [], parts: [], ...change })
@@ -41,6 +42,23 @@ describe('trouble ladders', () => {
     expect(log.refusal('rung-begun', begin('soft'))).toContain('tried already')
     expect(log.refusal('rung-begun', begin('moon'))).toContain('no rung "moon"')
     expect(log.refusal('ladder-opened', { ladderRunId: 'x', ladderId: 'moon', stepId: null, text: 'x' })).toContain('no ladder')
+  })
+  it('stay open when the last rung fails, until somebody says what follows; then the job waits for that and ends later', () => {
+    const log = open()
+    const before = summarise(TestLog.open(pack).state).workLeft!
+    for (const id of ['soft', 'hot', 'shop']) log.add('rung-begun', begin(id, id === 'hot' ? ['Water stands here'] : [])).add('rung-ended', end(id, 'failed'))
+    expect(ladderSpent(log.state, log.state.ladderRuns[0]!)).toBe(true)
+    expect(log.state.troubles).toMatchObject([{ troubleId: 'r', cleared: null }])
+    log.add('ladder-left', { ladderRunId: 'r', end: 'machine-shop', waitsFor: 'Machine shop', until: '2026-03-05T08:00:00.000Z', minutes: 90 })
+    expect(ladderSpent(log.state, log.state.ladderRuns[0]!)).toBe(false)
+    expect(summarise(log.state)).toMatchObject({ status: 'waiting', waitsFor: 'Machine shop', waitsUntil: '2026-03-05T08:00:00.000Z', workLeft: expect.closeTo(before + 90, 6) })
+    expect(openBeforeHandover(log.state).some(entry => entry.entry === 'trouble:r')).toBe(true)
+    log.add('trouble-cleared', { troubleId: 'r', how: 'The shop drilled it out' })
+    expect(summarise(log.state)).toMatchObject({ waitsFor: null, workLeft: expect.closeTo(before, 6) })
+  })
+  it('say which one they are about', () => {
+    const log = TestLog.open(pack).add('ladder-opened', { ladderRunId: 'r', ladderId: 'pull', stepId: 'pull', text: 'It will not come', about: 'the left one' })
+    expect(log.state.troubles[0]!.text).toBe('It will not come: the left one')
   })
   it('move the finish by the rung they stand at, and hold the job up where they wait', () => {
     const before = summarise(TestLog.open(pack).state).workLeft

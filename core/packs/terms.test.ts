@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { renderTerms, unknownTokens } from './terms'
+import { renderTerms, termsWith, unknownTokens } from './terms'
 
 const table = {
   'gearbox': { us: { one: 'transmission' }, uk: { one: 'gearbox', many: 'gearboxes' } },
@@ -17,4 +17,10 @@ it('makes plurals and capitals', () => {
 it('leaves and reports what the table lacks', () => {
   expect(renderTerms('the {sprocket}', table, 'us')).toBe('the {sprocket}')
   expect(unknownTokens('{gearbox} {sprocket} {Axle}', table)).toEqual(['sprocket', 'Axle'])
+})
+it('finds a term by either of its words, whole or begun', () => {
+  expect(termsWith('gearboxes', table)).toEqual(['gearbox'])
+  expect(termsWith('Transmission', table)).toEqual(['gearbox'])
+  expect(termsWith('drive', table)).toEqual([])
+  expect(termsWith('drive', table, false)).toEqual(['shaft'])
 })

@@ -28,3 +28,10 @@ export function renderTerms(text: string, table: TermTable, words: TradeWords): 
 export function unknownTokens(text: string, table: TermTable): string[] {
   return [...text.matchAll(TOKEN)].map(match => match[1]!).filter(name => !(name.toLowerCase() in table))
 }
+
+/** Names of the terms that one school or the other writes with a word. @param word as it is typed @param whole whether more of it may follow */
+export function termsWith(word: string, table: TermTable, whole = true): string[] {
+  const typed = word.toLowerCase()
+  const holds = (written: string | undefined) => (written ?? '').toLowerCase().split(/[^\p{L}\p{N}]+/u).some(part => whole ? part === typed : part.startsWith(typed))
+  return Object.keys(table).filter(name => [table[name]!.us, table[name]!.uk].some(term => holds(term.one) || holds(term.many) || holds(`${term.one}s`)))
+}

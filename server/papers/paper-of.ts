@@ -5,7 +5,7 @@ import type { PaperDoc, PaperKind } from '../../core/formats'
 import { observedMinutes, reduceJob } from '../../core/job'
 import { renderTerms } from '../../core/packs'
 import type { TermTable } from '../../core/packs'
-import { inBothUnits, inUnit } from '../../core/units'
+import { inBothUnits, inReadersUnits, inUnit } from '../../core/units'
 import type { UnitId, UnitPreference } from '../../core/units'
 import { sourceLabels, symptomWords } from '../../contracts/words'
 import type { GarageStore } from '../db/for-garage'
@@ -17,22 +17,22 @@ export async function paperOf(store: GarageStore, terms: TermTable, jobId: strin
   if (log.length === 0) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
   const state = reduceJob(log)
   if (!state.procedure) throw new Refused(409, [{ path: 'id', reason: 'The job has no plan yet.' }])
-  const { words, torqueUnit, lengthUnit, distanceUnit, currency, labourPerHour, taxPercent, partsMarginPercent, callOut } = await store.garage.settings()
+  const { words, torqueUnit, lengthUnit, distanceUnit, massUnit, volumeUnit, currency, labourPerHour, taxPercent, partsMarginPercent, callOut } = await store.garage.settings()
   const people = new Map((await store.garage.people()).map(person => [person.id, person.name]))
-  const preference: UnitPreference = { torque: torqueUnit, length: lengthUnit, distance: distanceUnit }
+  const preference: UnitPreference = { torque: torqueUnit, length: lengthUnit, distance: distanceUnit, mass: massUnit, volume: volumeUnit }
   const money = new Intl.NumberFormat('en', { style: 'currency', currency })
   const distance = (km: number) => {
     const { value, unit } = inUnit(km, 'km', preference.distance)
     return `${Math.round(value).toLocaleString('en')} ${unit}`
   }
   const paper = jobPaper(kind, state, {
-    text: text => renderTerms(text, terms, words).replace(/^Labor$/, words === 'uk' ? 'Labour' : 'Labor'),
+    text: text => renderTerms(text, terms, words),
     torque: (nm) => {
       const { main, other } = inBothUnits(nm, preference)
       return `${main.text} ${main.unit} (${other.text} ${other.unit})`
     },
     distance,
-    reading: (value, unit) => unit === 'mm' && preference.length === 'in' ? `${inUnit(value, unit as UnitId, 'in').text} in (${value} mm)` : `${value} ${unit}`,
+    reading: (value, unit) => unit === 'mm' && preference.length === 'in' ? `${inUnit(value, unit as UnitId, 'in').text} in (${value} mm)` : inReadersUnits(`${value} ${unit}`, preference),
     money: amount => money.format(amount),
     day: at => format(new Date(at), 'd MMMM yyyy'),
     symptom: id => symptomWords[id] ?? id,

@@ -3,7 +3,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import type { PaperDoc, PaperSection, PaperTable } from '../../core/formats'
 
 /** The garage's letterhead. */
-export interface Letterhead { name: string, town: string }
+export interface Letterhead { name: string, town: string, address: string }
 export type PaperSize = 'a4' | 'letter'
 
 const FACES = { normal: 'atkinson-hyperlegible-next-latin-400-normal.woff', bold: 'atkinson-hyperlegible-next-latin-700-normal.woff' } as const
@@ -35,7 +35,7 @@ export async function paperPdf(paper: PaperDoc, letterhead: Letterhead, size: Pa
     info: { title: `${paper.title}, job ${paper.facts[0]![1]}`, author: letterhead.name, creator: 'Eldrin', producer: 'Eldrin' },
     defaultStyle: { font: 'Hyperlegible', fontSize: 10.5, color: INK, lineHeight: 1.18 },
     content: [
-      { columns: [{ text: [{ text: letterhead.name, bold: true, fontSize: 13 }, { text: `\n${letterhead.town}`, color: QUIET }] }, { text: `Job ${paper.facts[0]![1]}`, alignment: 'right', color: QUIET }] },
+      { columns: [{ text: [{ text: letterhead.name, bold: true, fontSize: 13 }, { text: `\n${[letterhead.address, letterhead.town].filter(Boolean).join(', ')}`, color: QUIET }] }, { text: `Job ${paper.facts[0]![1]}`, alignment: 'right', color: QUIET }] },
       rule(2, [0, 4, 0, 10]),
       { text: paper.title, fontSize: 20, bold: true, margin: [0, 0, 0, 6] },
       { table: { widths: [86, '*'], body: paper.facts.slice(1).map(([name, value]): TableCell[] => [{ text: name, color: QUIET }, value]) }, layout: 'noBorders', margin: [0, 0, 0, 4] },

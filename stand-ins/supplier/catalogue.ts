@@ -59,6 +59,14 @@ export const catalogue: Record<string, CatalogueEntry> = {
   'spacer-plate': { name: 'Spacer plate', price: 36, days: 4 },
   'speed-sensor': { name: 'Speed sensor', price: 52, days: 3 },
   'steering-pinch-bolt': { name: 'Steering pinch bolt', price: 3.5, days: 1 },
+  'hub-nuts': { name: 'Hub nut', price: 4.2, days: 1 },
+  'track-rod-nuts': { name: 'Track rod end nut', price: 1.1, days: 1 },
+  'filled-set': { name: 'Master, line and slave, filled', price: 164, days: 4 },
+  'manual-mount': { name: 'Mount, manual box', price: 41, days: 3 },
+  'manual-crossmember': { name: 'Crossmember, manual box', price: 118, days: 5 },
+  'slip-yoke': { name: 'Slip yoke', price: 74, days: 3 },
+  'pedal-stop': { name: 'Pedal stop with switch', price: 17, days: 3 },
+  'cover-bolts-kit': { name: 'Cover bolts, set', price: 12, days: 1 },
   'subframe-bolts': { name: 'Subframe bolts, set', price: 26, days: 2 },
 }
 

@@ -2,10 +2,12 @@ import { expect } from '@playwright/test'
 import { fasteners, packs } from '../../core'
 import { shelf } from '../support/packs'
 import { settled, test } from './fixture'
-import { workToTheEnd } from './mechanic'
+import { countHand, workToTheEnd } from './mechanic'
 
 test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page, emptyStage: stage }) => {
   test.setTimeout(240_000)
+  const hand = await countHand(page)
+  await page.setViewportSize({ width: 390, height: 844 })
   const posted = new Map<string, { type: string, payload: unknown }>()
   page.on('request', (request) => {
     if (request.method() !== 'POST' || !request.url().endsWith('/events')) return
@@ -82,6 +84,9 @@ test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page
     await expect(page.getByRole('row', { name: /Pressure plate bolts/ })).toContainText('21 N·m')
     await expect(page.getByRole('row', { name: /Pressure plate bolts/ })).toContainText('Kit sheet: Fitting sheet of the kit')
   })
+
+  const { taps, typed } = await hand()
+  console.info(`a whole front-drive job of a car nobody knew: ${taps} taps, ${typed} typed fields`)
 
   await test.step('read it back', async () => {
     const log = await stage.events(jobId)

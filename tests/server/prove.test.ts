@@ -33,7 +33,7 @@ const log = async (jobId: string) => store().jobs.events(jobId)
 
 /** Opens a job and works it as far as a step, or to its end, and hands it over. */
 async function worked(until: string | null, change: Record<string, unknown> = {}, after: (mechanic: DemoMechanic) => void = () => {}) {
-  const request = newJobRequest(change)
+  const request = newJobRequest({ odometerKm: null, ...change })
   expect((await call('POST', '/api/jobs', request)).status).toBe(201)
   const mechanic = new DemoMechanic(await log(request.id), personId, Date.parse(request.at))
   mechanic.workUntil(until)

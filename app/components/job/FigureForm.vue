@@ -26,6 +26,13 @@ const pattern = ref<Pattern | ''>('')
 const borrowFrom = ref('')
 const borrowBecause = ref('')
 const tried = ref(false)
+/** Where the last figure of such a part came from: the same book is often still open. */
+const sameBook = computed(() => (state.value.procedure?.groups ?? []).filter(group => group.part === props.group.part && group.id !== props.group.id).flatMap(group => state.value.figures[group.id] ?? [])
+  .filter(entry => entry.sourceKind !== 'computed').reduce<Figure & { at: string } | null>((last, entry) => last && last.at >= entry.at ? last : entry, null))
+function takeBook() {
+  sourceKind.value = sameBook.value!.sourceKind
+  reference.value = sameBook.value!.reference
+}
 const describing = ref(false)
 /** The figure in N·m that was said to be right although it is unusual. */
 const meant = ref<number | null>(null)
@@ -156,6 +163,7 @@ function submit() {
       <p v-if="problemOf('stages')" class="text-danger" role="alert">{{ problemOf('stages') }}</p>
     </div>
     <div>
+      <button v-if="sameBook && !reference" type="button" class="button mb-3 text-left" @click="takeBook">From the same: {{ sameBook.reference }}</button>
       <ChoiceRow v-model="sourceKind" label="It comes from" :choices="sources" />
       <p class="mt-1 min-h-6 text-danger">{{ problemOf('sourceKind') }}</p>
     </div>

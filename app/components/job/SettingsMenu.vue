@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Cog6ToothIcon } from '@heroicons/vue/24/outline'
+import { numberFormats } from '../../../core/units'
+import type { NumberFormat } from '../../../core/units'
 import type { Theme } from '../../composables/useTheme'
 
 const store = useGarageStore()
@@ -8,6 +10,7 @@ const messages = useMessages()
 const { theme, choose } = useTheme()
 const themes: { id: Theme, label: string }[] = [{ id: 'auto', label: 'As the device' }, { id: 'day', label: 'Day' }, { id: 'night', label: 'Night' }]
 
+const numberFormatShown: Record<NumberFormat, string> = { point: '1,234.5', comma: '1.234,5' }
 interface Entry { label: string, on: boolean, act: () => void }
 const groups = computed((): { title: string, entries: Entry[] }[] => {
   const garage = store.garage!
@@ -19,8 +22,11 @@ const groups = computed((): { title: string, entries: Entry[] }[] => {
     { title: 'Torque first in', entries: (['N·m', 'lbf·ft'] as const).map(unit => ({ label: unit, on: garage.units.torque === unit, act: set({ torqueUnit: unit }) })) },
     { title: 'Lengths in', entries: (['mm', 'in'] as const).map(unit => ({ label: unit, on: garage.units.length === unit, act: set({ lengthUnit: unit }) })) },
     { title: 'Distances in', entries: (['km', 'mi'] as const).map(unit => ({ label: unit, on: garage.units.distance === unit, act: set({ distanceUnit: unit }) })) },
+    { title: 'Mass in', entries: (['kg', 'lb'] as const).map(unit => ({ label: unit, on: garage.units.mass === unit, act: set({ massUnit: unit }) })) },
+    { title: 'Fluids in', entries: ([['ml', 'ml'], ['US qt', 'US quarts']] as const).map(([unit, label]) => ({ label, on: garage.units.volume === unit, act: set({ volumeUnit: unit }) })) },
+    { title: 'Numbers written', entries: numberFormats.map(format => ({ label: numberFormatShown[format], on: garage.units.numbers === format, act: set({ numberFormat: format }) })) },
     { title: 'Trade words', entries: (['us', 'uk'] as const).map(words => ({ label: words === 'us' ? 'US' : 'UK', on: garage.words === words, act: set({ words }) })) },
-    { title: 'Who is working', entries: garage.people.map(({ id, name }) => ({ label: name, on: store.personId === id, act: () => store.choosePerson(id) })) },
+    { title: 'Who is working', entries: garage.people.filter(person => !person.gone).map(({ id, name }) => ({ label: name, on: store.personId === id, act: () => store.choosePerson(id) })) },
   ]
 })
 </script>

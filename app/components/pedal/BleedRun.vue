@@ -54,6 +54,9 @@ function main() {
   else if (way.value.counts === 'portions') store.write('portion-moved', { stepId: stepId.value, ml: Math.sign(way.value.portionMl) * Math.max(1, Math.round(portion.value)) })
   else store.write('stroke-counted', { stepId: stepId.value })
 }
+/** Strokes of the round still to count at once; none where the reservoir is watched stroke by stroke. */
+const strokesLeft = computed(() => way.value?.counts === 'strokes' && stage.value?.stage === 'strokes' && !state.value.reservoirs[stepId.value] ? way.value.perRound - stage.value.counted : 0)
+const roundPumped = () => store.write('stroke-counted', { stepId: stepId.value, count: strokesLeft.value })
 /** A rest without strokes before it: the round is the rest. */
 function restNow() {
   store.write('rest-started', { stepId: stepId.value })
@@ -113,6 +116,7 @@ useKeys({ Space: main, Backspace: undo })
             <p class="mt-2 text-lg"><template v-if="dripping">ml in the bottle this round</template><template v-else>of {{ way.perRound }} {{ way.perRound === 1 ? way.one : way.many }}</template><template v-if="stage.stage === 'judge'">, and the {{ dripping ? 'time' : 'rest' }} is over</template></p>
             <PaceCaller v-if="way.calls.length && stage.stage === 'strokes'" ref="pacer" :step-id="stepId" class="mt-4" />
           </template>
+          <button v-if="strokesLeft > 1" class="button mt-4" @click="roundPumped">{{ stage.counted ? `The other ${strokesLeft}` : `All ${strokesLeft}` }} pumped</button>
           <form v-if="dripping && atRest" class="mx-auto mt-4 flex max-w-sm items-end justify-center gap-2 text-left" novalidate @submit.prevent="bottle">
             <div class="grow"><label class="label" for="caught">Bleeder shut: in the bottle, ml</label><input id="caught" v-model="caught" class="figure mt-1" inputmode="decimal" autocomplete="off"></div><button class="button">Write it down</button>
           </form>

@@ -7,7 +7,7 @@ const { store, path } = useJob()
 const garage = useGarageStore()
 const size = ref<'a4' | 'letter'>(garage.garage?.paper ?? 'a4')
 const papers: { kind: PaperKind, name: string, what: string }[] = [
-  { kind: 'estimate', name: 'Estimate', what: 'Labor by the plan, parts, and three offers for what is in reach.' },
+  { kind: 'estimate', name: 'Estimate', what: '{Labor} by the plan, parts, and three offers for what is in reach.' },
   { kind: 'work-order', name: 'Work order', what: 'Every step in its order, with what can hurt first.' },
   { kind: 'hand-over', name: 'Hand-over', what: 'Figures with their sources, what was renewed, measured, and left with the customer.' },
   { kind: 'break-in', name: 'Break-in card', what: 'One page for the glovebox.' },
@@ -38,7 +38,7 @@ useKeys({ Backspace: store.undo })
     <ChoiceRow v-model="size" class="mt-3" label="Paper" hide-label :choices="[{ id: 'a4', label: 'A4' }, { id: 'letter', label: 'Letter' }]" />
     <ul class="ruled mt-4">
       <li v-for="paper in papers" :key="paper.kind" class="flex flex-wrap items-center justify-between gap-3 py-3">
-        <span class="min-w-48 flex-1"><span class="block text-lg font-semibold">{{ paper.name }}</span><span class="text-quiet">{{ paper.what }}</span></span>
+        <span class="min-w-48 flex-1"><span class="block text-lg font-semibold">{{ paper.name }}</span><span class="text-quiet">{{ t(paper.what) }}</span></span>
         <span class="flex gap-2"><NuxtLink class="button" :to="path(`papers/${paper.kind}`)">Look at it</NuxtLink><a class="button button-main" :href="`/api/jobs/${store.jobId}/papers/${paper.kind}?as=pdf&paper=${size}`" :aria-label="`${paper.name} as PDF`" target="_blank">PDF</a></span>
       </li>
     </ul>

@@ -2,7 +2,7 @@
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const keys = [
-  ['Space', 'Done, or what stands on the main button'], ['Backspace', 'Undo the last act'], ['M', 'Measure: the reading of this step'],
+  ['Space', 'Done, or what stands on the main button'], ['D', 'Done, with the steps after it that ask for nothing'], ['Backspace', 'Undo the last act'], ['M', 'Measure: the reading of this step'],
   ['T', 'Timer on or off'], ['N', 'Note'], ['X', 'Trouble'], ['W', 'Why here'], ['?', 'This list'],
 ]
 </script>

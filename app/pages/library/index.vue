@@ -17,6 +17,8 @@ const lines = ref<PackLine[]>([])
       <HistoryRoom v-else-if="route.query.at === 'history'" />
       <LearnedRoom v-else-if="route.query.at === 'learned'" />
       <div v-else-if="route.query.at === 'garage'" class="grid gap-12">
+        <GarageSelf />
+        <GaragePeople />
         <GarageHours />
         <GarageMoney />
       </div>

@@ -1,9 +1,14 @@
 import type { FoundLine } from '../../../contracts/answers'
+import { renderTerms, termsWith } from '../../../core/packs'
 import { Refused } from '../../refused'
 
-/** Jobs by their words. */
+/** Jobs by their words: either word of a term finds it, and it is read in the garage's own. */
 export default defineRoute(async (event): Promise<FoundLine[]> => {
   const text = String(getQuery(event).q ?? '')
   if (text.length > 200) throw new Refused(400, [{ path: 'q', reason: 'At most 200 characters.' }])
-  return useStore(sessionGarage()).words.find(text)
+  const store = useStore(sessionGarage())
+  const { terms } = useShelf()
+  const [{ words }, found] = await Promise.all([store.garage.settings(), store.words.find(text, (word, whole) => termsWith(word, terms, whole))])
+  // A cut may fall into a term.
+  return found.map(({ summary, snippet }) => ({ summary, snippet: renderTerms(snippet, terms, words).replaceAll(/[{}]/g, '') }))
 })

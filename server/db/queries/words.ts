@@ -11,11 +11,11 @@ export function wordQueries(db: Executor, garageId: string) {
     async keep(jobId: string, words: string) {
       await db.insert(jobWords).values({ jobId, garageId, words }).onConflictDoUpdate({ target: jobWords.jobId, set: { words } })
     },
-    /** Jobs that hold every word, the last as far as it is typed; newest first. */
-    async find(text: string, most = 30): Promise<FoundJob[]> {
+    /** Jobs that hold every word, the last as far as it is typed; newest first. @param named names under which a word may stand in the text, too */
+    async find(text: string, named: (word: string, whole: boolean) => string[] = () => [], most = 30): Promise<FoundJob[]> {
       const terms = text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []
       if (terms.length === 0) return []
-      const query = sql`to_tsquery('simple', ${terms.map((term, index) => index === terms.length - 1 ? `${term}:*` : term).join(' & ')})`
+      const query = sql`to_tsquery('simple', ${terms.map((term, index) => `(${[index === terms.length - 1 ? `${term}:*` : term, ...named(term, index < terms.length - 1).map(name => `'${name}'`)].join(' | ')})`).join(' & ')})`
       // Headlines are cut after the limit, from those few that are shown.
       const hits = db.select({ jobId: jobWords.jobId, number: job.number, words: jobWords.words }).from(jobWords).innerJoin(job, eq(job.id, jobWords.jobId))
         .where(and(eq(jobWords.garageId, garageId), sql`${jobWords.found} @@ ${query}`)).orderBy(desc(job.number)).limit(most).as('hits')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activityComplete, blockersOf, cautionsToRead, stepsLeft, stepView } from '../../../../core/job'
+import { activityComplete, blockersOf, cautionsToRead, quietSteps, stepsLeft, stepView } from '../../../../core/job'
 
 const { store, state, next, path } = useJob()
 const t = useTerms()
@@ -52,6 +52,14 @@ function done() {
     window.scrollTo({ top: 0 })
   }
 }
+/** Steps that ask for nothing after this one, where this one is ready itself. */
+const quiet = computed(() => step.value && mainLabel.value === 'Done' && blockers.value.length === 0 ? quietSteps(state.value, step.value.id) : [])
+function doneWithQuiet() {
+  if (!step.value || dialog.value || quiet.value.length === 0) return
+  for (const stepId of [step.value.id, ...quiet.value]) if (!store.write('step-done', { stepId })) break
+  focusId.value = null
+  window.scrollTo({ top: 0 })
+}
 function toggleTimer() {
   if (!step.value) return
   store.write(state.value.timers[step.value.id]?.runningSince ? 'timer-stopped' : 'timer-started', { stepId: step.value.id })
@@ -65,7 +73,7 @@ function measure() {
   else useMessages().say('This step asks for no number.')
 }
 useKeys({
-  'Space': done, 'Backspace': undo, 'm': measure, 't': toggleTimer,
+  'Space': done, 'Backspace': undo, 'd': doneWithQuiet, 'm': measure, 't': toggleTimer,
   'n': () => { dialog.value = 'note' }, 'x': () => { dialog.value = 'trouble' },
   'w': () => { whyOpen.value = !whyOpen.value }, '?': () => { dialog.value = 'keys' },
 })
@@ -78,7 +86,12 @@ useScreenAwake()
       <StepCard :step="step" :blockers="blockers" @reading="dialog = 'reading'" />
       <GearGrid v-if="activity?.kind === 'gears' && blockers.length === 0" :step-id="step.id" class="mt-5" />
       <StepExtras :step="step" @note="dialog = 'note'" @timer="toggleTimer" @other="dialog = 'other'" @keys="dialog = 'keys'" />
-      <p v-if="following" class="mt-5 border-t border-rule pt-3 text-quiet">
+      <section v-if="quiet.length" class="mt-5 border-t border-rule pt-3" aria-label="Nothing to write down">
+        <p class="text-quiet">After it, with nothing to write down:</p>
+        <ol class="mt-1"><li v-for="id in quiet" :key="id" class="py-0.5">{{ t(stepView(state, id)!.title) }}</li></ol>
+        <button class="button mt-2" data-testid="done-with-quiet" @click="doneWithQuiet">Done, and {{ quiet.length === 1 ? 'this one' : `these ${quiet.length}` }} too</button>
+      </section>
+      <p v-else-if="following" class="mt-5 border-t border-rule pt-3 text-quiet">
         Next: <PlaceTag :place="following.planned.place" short /> <span class="text-ink">{{ t(following.title) }}</span>
         <template v-if="following.tools.length"> · fetch {{ following.tools.slice(0, 3).map(tool => [tool.size, t(tool.name).toLowerCase()].filter(Boolean).join(' ')).join(', ') }}</template>
       </p>
