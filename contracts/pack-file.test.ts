@@ -20,7 +20,7 @@ describe('operations', () => {
   })
   it.each([
     [{ minutes: [3, 2, 1] }, 'operations.0.minutes: low, likely and high'], [{ minutes: [1, 2] }, 'operations.0.minutes'], [{ hands: 3 }, 'operations.0.hands'],
-    [{ hands: 2 }, 'operations.0.aloneWay'], [{ id: 'Big Id' }, 'operations.0.id'], [{ takesOff: { x: 0 }, refit: { by: 'b' } }, 'operations.0.takesOff.x'], [{ colour: 'red' }, 'Unrecognized key'],
+    [{ hands: 2 }, 'operations.0.aloneWay'], [{ id: 'Big Id' }, 'operations.0.id'], [{ takesOff: { x: 0 }, refit: { by: 'b' } }, 'operations.0.takesOff.x'], [{ colour: 'red' }, 'Nothing here is called'],
     [{ activity: { kind: 'bleed', strokesPerRound: 1, restMinutes: 60 } }, 'operations.0.activity.strokesPerRound'],
     [{ activity: { kind: 'bleed', restMinutes: 60 } }, 'operations.0.activity.way'],
     [{ readings: [{ id: 'r', name: 'Reading', kind: 'choice', choices: ['only'] }] }, 'operations.0.readings.0.choices'],

@@ -1,5 +1,8 @@
 import { z } from 'zod'
 import type { When } from '../core/packs/types'
+import { speak } from './speak'
+
+speak()
 
 /** What every file of a pack is made of. */
 

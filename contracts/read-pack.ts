@@ -4,6 +4,7 @@ import type { core } from 'zod'
 import { checkPack } from '../core/packs'
 import type { Pack, TermTable } from '../core/packs'
 import { packFile } from './pack-file'
+import { yamlSentence } from './yaml-words'
 
 /** Something wrong in a pack file: where, why, and at which characters of the text. */
 export interface PackProblem { path: string, reason: string, line: number, from: number, to: number }
@@ -19,7 +20,7 @@ export function readPack(text: string, terms: TermTable): ReadPack {
   const document = parseDocument(text, { lineCounter: lines })
   const at = (path: string, reason: string, from: number, to: number): PackProblem => ({ path, reason, from, to, line: lines.linePos(from).line })
   if (document.errors.length > 0) {
-    return { pack: null, problems: document.errors.map(error => at('', error.message.split('\n')[0]!, error.pos[0], Math.max(error.pos[1], error.pos[0] + 1))) }
+    return { pack: null, problems: document.errors.map(error => at('', yamlSentence(error), error.pos[0], Math.max(error.pos[1], error.pos[0] + 1))) }
   }
   const located = (path: string, reason: string) => {
     const [from, to] = rangeOf(document, path)

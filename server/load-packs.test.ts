@@ -33,8 +33,8 @@ it('loads what ships', () => {
 })
 it.each([
   ['modules/intake.yaml', 'minutes: [0.5, 1, 3]', 'minutes: [3, 1, 0.5]', 'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].minutes: low, likely and high minutes in rising order'],
-  ['modules/intake.yaml', 'place: top', 'place: roof', 'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].place: Invalid option'],
-  ['modules/intake.yaml', 'takesOff: { breather-hose: 1 }', 'takesOf: { breather-hose: 1 }', 'operations[breather-off]: Unrecognized key: "takesOf"'],
+  ['modules/intake.yaml', 'place: top', 'place: roof', 'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].place: One of: top, cab, wheels, under, bench.'],
+  ['modules/intake.yaml', 'takesOff: { breather-hose: 1 }', 'takesOf: { breather-hose: 1 }', 'operations[breather-off]: Nothing here is called "takesOf".'],
   ['modules/intake.yaml', 'breather-hose: 1', 'breather-pipe: 1', 'modules[intake].operations[breather-off]: unknown item "breather-pipe"'],
   ['modules/clutch.yaml', 'before: tool-slides, after: pull-box.refit', 'before: pull-box.refit, after: wet-bell', 'the links form a cycle: '],
   ['modules/intake.yaml', 'id: intake', 'id: outtake', 'packs/modules/intake.yaml: id: "outtake" is not the name of the file'],

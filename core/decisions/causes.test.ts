@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { checkTables } from './cause-tables'
+import { checkTables, tablesFor } from './cause-tables'
 import type { CauseTables } from './cause-tables'
 import { learnCauses } from './learn-causes'
 import { nextTest } from './next-test'
@@ -83,5 +83,16 @@ describe('checkTables', () => {
     expect(() => checkTables({ ...tables, tests: [{ ...tables.tests[1]!, usual: [0.5] }] })).toThrow('One share for each of 2')
     expect(() => checkTables({ ...tables, tests: [{ ...tables.tests[1]!, given: { air: [0.5, 0.6] } }] })).toThrow('add up to 1')
     expect(() => checkTables({ ...tables, tests: [{ ...tables.tests[1]!, given: { ghost: [0.5, 0.5] } }] })).toThrow('no cause "ghost"')
+  })
+})
+
+describe('tablesFor', () => {
+  it('leaves out what a layout cannot have, and shares add up to 1 again', () => {
+    const narrow = { ...tables, causes: tables.causes.map(cause => cause.id === 'air' ? { ...cause, onlyWith: ['bleed'] } : cause) }
+    const without = tablesFor(narrow, () => false)
+    expect(without.causes.map(cause => cause.id)).toEqual(['worn', 'oil'])
+    expect(without.causes.reduce((sum, cause) => sum + cause.prior, 0)).toBeCloseTo(1, 12)
+    expect(() => checkTables(without)).not.toThrow()
+    expect(tablesFor(narrow, id => id === 'bleed').causes).toHaveLength(3)
   })
 })

@@ -30,7 +30,7 @@ const KMH = 1 / 3.6
 
 /** Rolling circumference of a tire, in mm, from its size: rim and twice the wall. */
 export function rollingMm({ widthMm, aspect, rimIn }: NoiseDrive['tire']): number {
-  within('tire.widthMm', widthMm, 100, 400, 'The width of the tire in mm')
+  within('tire.widthMm', widthMm, 100, 400, 'The width of the {tire} in mm')
   within('tire.aspect', aspect, 25, 95, 'The height of its wall in hundredths of the width')
   within('tire.rimIn', rimIn, 10, 24, 'The rim in inches')
   return Math.PI * (rimIn * 25.4 + 2 * widthMm * aspect / 100) * ROLLS
@@ -51,7 +51,7 @@ export function noiseOrders({ speedKmh, gearRatio, finalRatio, tire, cylinders, 
   const output = wheel * finalRatio
   const engine = output * gearRatio
   const rows: [NoiseOrder['part'], number, number, string][] = [
-    ['wheel', wheel, 1, 'a wheel out of balance or round, a bent rim'], ['wheel', wheel, 2, 'a tire with two high places, an axle shaft joint'], ['wheel', wheel, 4, 'a tire worn in steps'],
+    ['wheel', wheel, 1, 'a wheel out of balance or round, a bent rim'], ['wheel', wheel, 2, 'a {tire} with two high places, an axle shaft joint'], ['wheel', wheel, 4, 'a {tire} worn in steps'],
     ...(propshaft ? [['propshaft', output, 1, 'a shaft out of balance or bent, its flange off the middle'], ['propshaft', output, 2, 'its joints: angles that do not cancel, yokes out of phase'], ['propshaft', output, 4, 'a joint that binds']] as [NoiseOrder['part'], number, number, string][] : []),
     ['engine', engine, 1, 'clutch or flywheel out of balance, not square on its dowels'], ['engine', engine, 2, cylinders === 4 ? 'the firing of four cylinders, a mount that passes it on' : 'masses of the engine'], ['engine', engine, 4, 'second harmonic, a bracket that sings'],
     ...(cylinders / 2 === 2 || cylinders / 2 === 4 ? [] : [['engine', engine, cylinders / 2, `the firing of ${cylinders} cylinders, a mount that passes it on`]] as [NoiseOrder['part'], number, number, string][]),

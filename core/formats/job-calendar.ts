@@ -7,7 +7,7 @@ export interface CalendarEntry { uid: string, title: string, about: string, from
 
 /** A re-check after the hand-over: after so many days, or so far into the break-in. Common practice, no source. */
 const CHECKS = [
-  { id: 'wheels', days: 3, title: 'Wheel nuts after the first drives', about: 'Torque them again, on the ground.' },
+  { id: 'wheels', days: 3, title: '{Lug:many} after the first drives', about: 'Torque them again, on the ground.' },
   { id: 'leaks', days: 7, title: 'Look for leaks', about: 'Bell, shafts, plugs, line and slave.' },
   { id: 'free-play', days: 21, title: 'Free play and bite of the pedal', about: 'A new disc beds in: free play changes.' },
 ] as const

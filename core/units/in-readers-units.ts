@@ -2,6 +2,7 @@ import { inBothUnits, inUnit } from './present'
 import type { UnitPreference } from './present'
 
 const MEASURE = /(\d+(?:\.\d+)?) (N·m|kN|N|mm|kg|ml|km)(?![\w·])/g
+const BOTTLE_ML = 250
 type Written = 'N·m' | 'kN' | 'N' | 'mm' | 'kg' | 'ml' | 'km'
 
 /** The unit of mass a reader likes: what was chosen, else the one that goes with the lengths. */
@@ -18,7 +19,8 @@ export function inReadersUnits(text: string, preference: UnitPreference): string
     const value = Number(digits)
     switch (unit) {
       case 'kg': return massUnit(preference) === 'kg' ? written : `${Math.round(inUnit(value, 'kg', 'lb').value)} lb`
-      case 'ml': return (preference.volume ?? 'ml') === 'ml' ? written : `${inUnit(value, 'ml', 'US qt').text} US qt`
+      // What a reservoir or a bottle holds is told by its own scale.
+      case 'ml': return (preference.volume ?? 'ml') === 'ml' || value < BOTTLE_ML ? written : `${inUnit(value, 'ml', 'US qt').text} US qt`
       case 'km': return preference.distance === 'km' ? written : `${Math.round(inUnit(value, 'km', 'mi').value)} mi`
       case 'mm': return preference.length === 'mm' ? written : `${inUnit(value, 'mm', 'in').text} in`
       case 'kN': return preference.torque === 'N·m' ? written : `${Math.round(inUnit(value, 'kN', 'lbf').value / 10) * 10} lbf`

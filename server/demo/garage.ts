@@ -41,7 +41,7 @@ export const demoFasteners = [
 /** Bell bolts as they were measured on one of them, in the board's order. */
 export const demoBellBolts = [
   { thread: 'M10×1.5', lengthMm: 45, head: 'hex' as const, drive: '16' }, { thread: 'M10×1.5', lengthMm: 45, head: 'hex' as const, drive: '16' },
-  { thread: 'M10×1.5', lengthMm: 70, head: 'e-hexalobular' as const, drive: 'E14', note: 'Earth lead under the head' }, { thread: 'M10×1.5', lengthMm: 55, head: 'hex' as const, drive: '16' },
+  { thread: 'M10×1.5', lengthMm: 70, head: 'e-hexalobular' as const, drive: 'E14', note: 'Ground lead under the head' }, { thread: 'M10×1.5', lengthMm: 55, head: 'hex' as const, drive: '16' },
   { thread: 'M10×1.5', lengthMm: 35, head: 'e-hexalobular' as const, drive: 'E14' }, { thread: 'M8×1.25', lengthMm: 30, head: 'hex' as const, drive: '13' },
   { thread: 'M8×1.25', lengthMm: 85, head: 'hex' as const, drive: '13', note: 'The long one' }, { thread: 'M10×1.5', lengthMm: 55, head: 'hex' as const, drive: '16' },
 ]

@@ -73,8 +73,8 @@ test('from covers off to clutch centred: a warped flywheel is found, a way is ch
   await expect(page.getByTestId('verdict')).toContainText('2 turns of tape')
   await settled(page)
   await view(page, stage, jobId, 'work')
-  for (let step = 0, title = ''; !title.startsWith('Draw the centring tool out'); step++) {
-    expect(step).toBeLessThan(60)
+  for (let step = 0, title = ''; !title.startsWith('Draw the centering tool out'); step++) {
+    expect(step).toBeLessThan(90)
     title = await doStep(page)
   }
   await settled(page)
@@ -184,9 +184,7 @@ test('which way round is noted, asked again at refit, and no old part goes befor
   await settled(page)
   await view(page, stage, jobId, 'work')
   await expect(page.getByTestId('step-title')).toContainText('Clean hands')
-  await page.getByRole('button', { name: 'Wanted' }).click()
-  await page.getByRole('dialog').getByRole('radio').first().click()
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('radiogroup', { name: /wanted$/ }).getByRole('radio').first().click()
   await page.getByTestId('done').click()
   await expect(page.getByText('Which way does it go in?')).toBeVisible()
   await page.getByRole('button', { name: 'It goes in so' }).click()

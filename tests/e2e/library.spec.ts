@@ -74,7 +74,7 @@ test('every layout can be checked, and the garage keeps its own side where the t
   await page.getByRole('link', { name: 'The garage' }).click()
   await page.getByLabel('Degrees north').fill('95')
   await page.getByRole('button', { name: 'Keep these' }).click()
-  await expect(page.getByRole('alert')).toContainText('from -90 to 90')
+  await expect(page.getByRole('alert').filter({ hasText: 'Degrees' })).toContainText('from -90 to 90')
   await page.getByLabel('Degrees north').fill('40')
   await page.getByRole('button', { name: 'Keep these' }).click()
   await expect(page.getByText('Kept.')).toBeVisible()

@@ -1,6 +1,7 @@
 import { expect } from '@playwright/test'
 import type { Page } from '@playwright/test'
 import { legalRange, operationOrder } from '../../core/sequence'
+import { pdfText } from '../support/printed-pdf'
 import { settled, test, view } from './fixture'
 
 /** Where a step stands in the picture of the plan. */
@@ -154,4 +155,18 @@ test('hours, a helper and a part on its way are planned for', async ({ page, sta
   await page.getByRole('tab', { name: 'Tools' }).click()
   await page.getByRole('button', { name: /in the house.*Pilot driver/ }).click()
   await expect(page.getByText('To borrow: Pilot driver and grease bar.')).toBeVisible()
+})
+
+test('a printed plan says whose car it is and takes two pages', async ({ page, stage }, info) => {
+  const jobId = await stage.openJob({ packId: 'manual-swap', options: {} })
+  await view(page, stage, jobId, 'plan')
+  for (const name of ['plan', 'car', 'bolts']) {
+    await view(page, stage, jobId, name)
+    const path = info.outputPath(`${name}.pdf`)
+    await page.pdf({ path, format: 'A4', margin: { top: '12mm', bottom: '12mm', left: '12mm', right: '12mm' } })
+    const text = pdfText(path)
+    for (const word of [/Job \d+/, /Silver Orbeline Pellibo/, /Desta Wrenlow/, new RegExp(String(new Date().getFullYear()))]) expect(text, name).toMatch(word)
+    expect(text, name).not.toMatch(/About this plan|Coming back to it/)
+    if (name === 'plan') expect(text.split('\f').filter(part => part.trim() !== '').length).toBeLessThanOrEqual(2)
+  }
 })

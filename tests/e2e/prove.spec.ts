@@ -9,7 +9,7 @@ import { DemoMechanic } from '../../server/demo/play'
 import { appendEvents } from '../../server/job-log'
 import { garageId, personId } from '../support/requests'
 import { settled, test, view } from './fixture'
-import { doStep } from './mechanic'
+import { workToTheEnd } from './mechanic'
 
 /** Reads the odometer some days later, by the page's own clock. */
 async function drive(page: Page, days: number, miles: number) {
@@ -72,11 +72,15 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
     await expect(page.getByTestId('noise')).toContainText('Wheel, first')
     await settled(page)
     await view(page, stage, worked, 'work')
-    await doStep(page)
+    await workToTheEnd(page)
     await page.getByRole('link', { name: 'To the hand-over' }).click()
     await page.getByTestId('check-lamps').getByRole('button', { name: 'one stays' }).click()
     await expect(page.getByRole('button', { name: 'Hand the car over' })).toBeDisabled()
     for (const check of ['lamps', 'resets']) await page.getByTestId(`check-${check}`).getByRole('button').first().click()
+    await expect(page.getByRole('button', { name: 'Hand the car over' })).toBeDisabled()
+    await page.getByRole('button', { name: 'Leave it, with a reason' }).click()
+    await page.getByLabel('Why it stays so').fill('The hum is the rear tires')
+    await page.getByRole('button', { name: 'Keep', exact: true }).click()
     await expect(page.getByRole('heading', { name: 'Ready to be handed over' })).toBeVisible()
   })
 

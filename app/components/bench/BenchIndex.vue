@@ -9,7 +9,7 @@ const t = useTerms()
 const units = useUnits()
 const rows = computed(() => [
   { title: 'Look and measure', sheets: bench.value.sheets.filter(sheet => sheet.row === 'measure') },
-  { title: 'Centring', sheets: bench.value.sheets.filter(sheet => sheet.row === 'centre') },
+  { title: t('{Centering}'), sheets: bench.value.sheets.filter(sheet => sheet.row === 'centre') },
   { title: 'Weight, room and driveline', sheets: bench.value.sheets.filter(sheet => sheet.row === 'handle') },
 ])
 const order = computed(() => new Map(state.value.plan!.order.map((id, index) => [id, index])))

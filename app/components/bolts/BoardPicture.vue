@@ -107,9 +107,9 @@ function walk(bolt: BoardBolt, by: 1 | -1) {
     <path :d="path" stroke="var(--ink)" :stroke-width="frame.unit * 0.7" fill="var(--sheet)" @click="tapOutline" />
     <g v-for="mark in outline.marks" :key="mark.name" pointer-events="none">
       <circle :cx="side * mark.x" :cy="-mark.y" :r="mark.radiusMm" stroke="var(--line)" :stroke-width="frame.unit * 0.3" :stroke-dasharray="`${frame.unit} ${frame.unit}`" />
-      <text :x="side * mark.x" :y="-mark.y + frame.unit" text-anchor="middle" :font-size="frame.unit * 4" fill="var(--quiet)">{{ t(mark.name) }}</text>
+      <text :x="side * mark.x" :y="-mark.y + frame.unit" text-anchor="middle" :font-size="frame.unit * 4.6" fill="var(--quiet)">{{ t(mark.name) }}</text>
     </g>
-    <text v-for="hour in hours" :key="hour.hour" :x="hour.x" :y="hour.y + frame.unit * 1.4" text-anchor="middle" class="figure" :font-size="frame.unit * 4" fill="var(--quiet)" pointer-events="none">{{ hour.hour }}</text>
+    <text v-for="hour in hours" :key="hour.hour" :x="hour.x" :y="hour.y + frame.unit * 1.4" text-anchor="middle" class="figure" :font-size="frame.unit * 4.6" fill="var(--quiet)" pointer-events="none">{{ hour.hour }}</text>
     <g
       v-for="{ bolt, index, x, y, bar, otherSide } in bolts" :key="bolt.id" role="button" tabindex="0" :data-bolt="bolt.id" :aria-label="words(bolt)" :aria-pressed="chosen === bolt.id"
       class="cursor-pointer outline-none [&:focus-visible>.halo]:stroke-(--action)" :class="placing ? 'touch-none' : ''"

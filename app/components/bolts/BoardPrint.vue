@@ -55,7 +55,7 @@ async function pdf(what: 'card' | 'labels') {
     <div class="grid gap-5">
       <ChoiceRow v-model="paper" label="Paper" :choices="[{ id: 'a4', label: 'A4' }, { id: 'letter', label: 'Letter' }]" />
       <p>
-        The card is <span class="figure">{{ Math.round(card.widthMm) }} × {{ Math.round(card.heightMm) }} mm</span> and takes <span class="figure">{{ sheets.length }}</span> {{ sheets.length === 1 ? 'sheet' : 'sheets' }}.
+        The card is <span class="figure">{{ units.sentence(`${Math.round(card.widthMm)} mm`) }} × {{ units.sentence(`${Math.round(card.heightMm)} mm`) }}</span> and takes <span class="figure">{{ sheets.length }}</span> {{ sheets.length === 1 ? 'sheet' : 'sheets' }}.
         Print at 100 %, lay crosses on crosses, measure the 100 mm bar, then cut it out and push each bolt through its hole.
       </p>
       <p v-if="problem" class="text-danger" role="alert">{{ problem }}</p>

@@ -82,7 +82,7 @@ function keepForAll() {
         <input id="bolt-length" v-model="form.length" class="figure mt-1" inputmode="decimal" autocomplete="off" :aria-invalid="!!problems.length" aria-describedby="bolt-length-problem">
       </div>
       <p id="bolt-thread-problem" class="text-danger">{{ problems.thread }}</p>
-      <p id="bolt-length-problem" class="text-danger">{{ problems.length }}</p>
+      <p id="bolt-length-problem" class="text-danger">{{ units.sentence(problems.length ?? '') }}</p>
       <div>
         <label class="label" for="bolt-head">Head</label>
         <select id="bolt-head" v-model="form.head" class="mt-1"><option value="">not known</option><option v-for="head in headLabels" :key="head.id" :value="head.id">{{ head.label }}</option></select>
@@ -97,7 +97,7 @@ function keepForAll() {
       </div>
       <div>
         <label class="label" for="bolt-holds">Also holds</label>
-        <input id="bolt-holds" v-model="form.holds" class="mt-1" placeholder="Starter, bracket, earth" maxlength="80" autocomplete="off">
+        <input id="bolt-holds" v-model="form.holds" class="mt-1" :placeholder="t('Starter, bracket, {ground-strap}')" maxlength="80" autocomplete="off">
       </div>
     </div>
     <ChoiceRow v-model="form.from" label="Goes in from" :choices="[{ id: 'box', label: 'box side' }, { id: 'engine', label: 'engine side' }]" />

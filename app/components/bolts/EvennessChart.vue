@@ -23,11 +23,12 @@ const curves = computed(() => {
 })
 const y = computed(() => scaleLinear([0, Math.max(...curves.value.map(curve => curve.worst)) * 1.1], [BASE, 6]))
 const pathOf = (tilts: number[]) => line<number>((_, index) => LEFT + index / (tilts.length - 1) * (W - LEFT - 4), tilt => y.value(tilt))(tilts) ?? ''
+const units = useUnits()
 </script>
 
 <template>
   <figure>
-    <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Tilt of a typical cover: at worst ${curves[0]!.worst.toFixed(1)} mm one bolt at a time, ${curves[1]!.worst.toFixed(1)} mm in stages`" fill="none" class="w-full">
+    <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Tilt of a typical cover: at worst ${units.sentence(`${curves[0]!.worst.toFixed(1)} mm`)} one bolt at a time, ${units.sentence(`${curves[1]!.worst.toFixed(1)} mm`)} in stages`" fill="none" class="w-full">
       <line :x1="LEFT" :x2="W" :y1="BASE" :y2="BASE" stroke="var(--ink)" stroke-width="1.5" />
       <g v-for="tick in y.ticks(3)" :key="tick">
         <line :x1="LEFT" :x2="W" :y1="y(tick)" :y2="y(tick)" stroke="var(--rule)" />
@@ -37,8 +38,8 @@ const pathOf = (tilts: number[]) => line<number>((_, index) => LEFT + index / (t
       <text :x="LEFT" :y="H - 5" font-size="15" fill="var(--quiet)">mm of tilt, from the first turn to the last</text>
     </svg>
     <figcaption class="text-sm">
-      <span class="text-danger">╌╌</span> One bolt at a time tilts a typical cover by <span class="figure font-bold">{{ curves[0]!.worst.toFixed(1) }} mm</span>;
-      <span class="text-action">━━</span> crosswise in stages by <span class="figure font-bold">{{ curves[1]!.worst.toFixed(1) }} mm</span>. Tilt bends its straps, and the disc is nipped on one side.
+      <span class="text-danger">╌╌</span> One bolt at a time tilts a typical cover by <span class="figure font-bold">{{ units.sentence(`${curves[0]!.worst.toFixed(1)} mm`) }}</span>;
+      <span class="text-action">━━</span> crosswise in stages by <span class="figure font-bold">{{ units.sentence(`${curves[1]!.worst.toFixed(1)} mm`) }}</span>. Tilt bends its straps, and the disc is nipped on one side.
     </figcaption>
   </figure>
 </template>

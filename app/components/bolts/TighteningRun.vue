@@ -154,7 +154,7 @@ useKeys({ Space: act, Backspace: store.undo, p: turnPass, x: () => { trouble.val
         <p v-for="odd in unlike" :key="odd.bolt" class="mt-1 border-l-4 border-attention pl-3" role="alert"><span class="label">Look at bolt {{ odd.bolt + 1 }} again.</span> It was read before its neighbors were known; against them it is {{ boltVerdicts[odd.reading.verdict!].name.toLowerCase() }}. {{ units.sentence(odd.reading.because) }}</p>
         <div class="mt-2 items-center gap-4" :class="link.name.value ? stop ? 'grid md:grid-cols-2' : 'grid md:grid-cols-[minmax(15rem,2fr)_minmax(0,3fr)]' : ''">
           <StopPanel v-if="stop" :run="run" :stop="stop" @cleared="link.startBolt(true)" />
-          <RunPicture v-if="!stop || !link.name.value" :run="run" :next="next" :setting-nm="settingNm" class="mx-auto w-full min-w-60" :class="link.name.value ? 'max-w-[min(24rem,calc(100dvh-26rem))]' : 'max-w-[min(30rem,calc(100dvh-33rem))] sm:max-w-[min(30rem,calc(100dvh-27rem))]'" />
+          <RunPicture v-if="!stop || !link.name.value" :run="run" :next="next" :setting-nm="settingNm" class="mx-auto w-full min-w-60" :class="link.name.value ? 'max-w-[min(24rem,calc(100dvh-26rem))]' : 'max-w-[min(30rem,calc(100dvh-38rem))] sm:max-w-[min(30rem,calc(100dvh-31rem))]'" />
           <LazyTorqueCurve v-if="link.name.value && next && run.figure" :samples="link.samples.value" :siblings="siblings" :figure-nm="run.figure.torqueNm" :limit-nm="passLimitNm(run, next.passIndex) ?? run.figure.torqueNm" :reading="link.reading.value" />
         </div>
         <p class="text-center text-quiet">
@@ -168,7 +168,7 @@ useKeys({ Space: act, Backspace: store.undo, p: turnPass, x: () => { trouble.val
             <NuxtLink :to="{ path: path('work'), query: { step: operation.id } }" class="button mt-2">To the step</NuxtLink>
           </div>
         </template>
-        <button v-if="next && !stop && !link.name.value" class="button button-big mt-2 w-full" data-testid="turn-pass" @click="turnPass">{{ passNames[next.pass.kind].name }}: {{ next.turnedInPass ? 'the rest of the pass' : `all ${next.pass.order.length}` }} done</button>
+        <button v-if="next && !stop && !link.name.value" class="button button-big mt-2 w-full" data-testid="turn-pass" @click="turnPass">{{ next.turnedInPass ? 'The rest of this pass' : `All ${next.pass.order.length} of this pass` }} done</button>
         <div v-if="next && !stop && !link.name.value && !loosens" class="mt-2 grid grid-cols-3 gap-2" role="group" aria-label="How it felt, if not normal">
           <button v-for="(felt, index) in feelLabels.slice(1)" :key="felt.id" class="button px-1! max-sm:text-[0.95rem]" @click="feel(felt.id)">{{ felt.label }} <span class="figure text-quiet max-sm:hidden">{{ index + 1 }}</span></button>
         </div>

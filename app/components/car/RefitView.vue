@@ -59,7 +59,7 @@ useKeys({ Backspace: store.undo })
         <h2 class="border-b border-ink pb-1 text-lg max-lg:hidden">How these are kept</h2>
         <p>Rules of safety, reaction and cleanliness hold a step until the one before it is done. Habits only advise.</p>
         <p>A part whose way was noted goes in only when somebody says that it goes in so. What is used once goes back only as a new one.</p>
-        <p>Mounts stay loose until every one is started; the assembly settles; then they are set. Wheel nuts come last, on the ground.</p>
+        <p>Mounts stay loose until every one is started; the assembly settles; then they are set. {{ t('{Lug:many}') }} come last, on the ground.</p>
         <p class="text-sm text-quiet">The vehicle maker’s instructions, the kit sheet, local codes and licensed practice go before anything shown here.</p>
       </div>
     </template>

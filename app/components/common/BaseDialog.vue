@@ -7,6 +7,7 @@ import { useMutationObserver } from '@vueuse/core'
 const props = defineProps<{ open: boolean, title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const t = useTerms()
+const units = useUnits()
 const messages = useMessages()
 const content = ref<HTMLElement | null>(null)
 const closer = ref<HTMLElement | null>(null)
@@ -35,7 +36,7 @@ useBackCloses(() => props.open, () => emit('close'))
           <DialogTitle class="text-xl font-semibold">{{ title }}</DialogTitle>
           <button ref="closer" type="button" class="-m-2 p-3" aria-label="Close" @click="emit('close')"><XMarkIcon class="size-6" aria-hidden="true" /></button>
         </div>
-        <p v-for="message in refused" :key="message.id" class="mt-3 border-l-4 border-danger bg-attention-tint px-3 py-2" role="alert">{{ t(message.text) }}</p>
+        <p v-for="message in refused" :key="message.id" class="mt-3 border-l-4 border-danger bg-attention-tint px-3 py-2" role="alert">{{ units.sentence(t(message.text)) }}</p>
         <div ref="content" class="mt-4"><slot /></div>
       </DialogPanel>
     </div>

@@ -3,6 +3,7 @@ import { XMarkIcon } from '@heroicons/vue/20/solid'
 
 const store = useMessages()
 const t = useTerms()
+const units = useUnits()
 </script>
 
 <template>
@@ -12,7 +13,7 @@ const t = useTerms()
       class="pointer-events-auto flex max-w-xl items-start gap-3 rounded-soft border-2 bg-sheet px-4 py-3"
       :class="message.kind === 'refused' ? 'border-attention' : 'border-ink'"
     >
-      <span>{{ t(message.text) }}</span>
+      <span>{{ units.sentence(t(message.text)) }}</span>
       <button class="-m-2 p-3" aria-label="Close message" @click="store.dismiss(message.id)"><XMarkIcon class="size-5" aria-hidden="true" /></button>
     </p>
   </div>

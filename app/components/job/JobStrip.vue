@@ -29,8 +29,8 @@ const ends = computed(() => momentText(jobEnds({ ...partsDue(state.value), hours
         <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-16 shrink-0 sm:w-22" />
         <span class="underline max-sm:hidden">{{ off === 0 ? 'nothing off' : `${off} off` }}</span>
       </NuxtLink>
-      <NuxtLink v-if="!ended" :to="path('work')" class="no-underline" :aria-label="`Next place: ${placeNames[place].word}`"><PlaceTag :place="place" class="max-sm:[&>span:last-child]:hidden" /></NuxtLink>
-      <NuxtLink v-if="pedalForbidden(state)" :to="path('pedal')" class="tag border-danger font-semibold text-danger no-underline">No pedal</NuxtLink>
+      <NuxtLink v-if="!ended" :to="path('work')" class="inline-flex min-h-11 items-center no-underline" :aria-label="`Next place: ${placeNames[place].word}`"><PlaceTag :place="place" class="max-sm:[&>span:last-child]:hidden" /></NuxtLink>
+      <NuxtLink v-if="pedalForbidden(state)" :to="path('pedal')" class="inline-flex min-h-11 items-center no-underline"><span class="tag border-danger font-semibold text-danger">No pedal</span></NuxtLink>
       <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
       <NuxtLink :to="path('plan')" class="min-h-11 content-center underline">
         <template v-if="ended">{{ ended }}</template>

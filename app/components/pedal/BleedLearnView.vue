@@ -63,10 +63,10 @@ useKeys({ Backspace: store.undo })
     <template v-if="report && shown">
       <svg viewBox="0 40 640 222" role="img" :aria-label="`The line after round ${shown.round}: ${shown.airMl.toFixed(2)} ml of air left`" class="mt-3 w-full max-w-3xl" fill="none">
         <polyline :points="drawn.map(point => `${point.x},${point.y}`).join(' ')" stroke="var(--line)" stroke-width="20" stroke-linejoin="round" /><polyline :points="drawn.map(point => `${point.x},${point.y}`).join(' ')" stroke="var(--sheet)" stroke-width="15" stroke-linejoin="round" />
-        <rect x="12" y="196" width="44" height="40" stroke="var(--ink)" stroke-width="2" fill="var(--tint)" /><text x="34" y="256" text-anchor="middle" class="text-sm" fill="var(--ink)">slave</text>
-        <text :x="drawn.at(-1)!.x" :y="drawn.at(-1)!.y - 18" text-anchor="middle" class="text-sm" fill="var(--ink)">reservoir</text>
+        <rect x="12" y="196" width="44" height="40" stroke="var(--ink)" stroke-width="2" fill="var(--tint)" /><text x="34" y="256" text-anchor="middle" class="text-sm max-sm:text-[1.4rem]" fill="var(--ink)">slave</text>
+        <text :x="drawn.at(-1)!.x" :y="drawn.at(-1)!.y - 18" text-anchor="middle" class="text-sm max-sm:text-[1.4rem]" fill="var(--ink)">reservoir</text>
         <circle v-for="(bubble, index) in shown.bubbles.filter(each => each.ml > 1e-4)" :key="index" :cx="placeOf(bubble.atMm).x + (index % 3 - 1) * 2" :cy="placeOf(bubble.atMm).y - (index % 4) * 1.5" :r="Math.min(7, 1.6 + bubble.diameterMm * 3)" fill="var(--paper)" stroke="var(--action)" stroke-width="1.6" />
-        <text x="34" y="222" text-anchor="middle" class="figure text-sm" fill="var(--ink)">{{ shown.heldMl.toFixed(1) }}</text>
+        <text x="34" y="222" text-anchor="middle" class="figure text-sm max-sm:text-[1.4rem]" fill="var(--ink)">{{ shown.heldMl.toFixed(1) }}</text>
       </svg>
       <div class="flex flex-wrap items-center gap-3">
         <button class="button" :disabled="round === 0" @click="round--">Round before</button>
@@ -78,7 +78,7 @@ useKeys({ Backspace: store.undo })
         <line :x1="LEFT" :x2="W - 12" :y1="H - 28" :y2="H - 28" stroke="var(--ink)" stroke-width="2" /><line :x1="LEFT" :x2="LEFT" y1="10" :y2="H - 28" stroke="var(--ink)" stroke-width="2" />
         <path :d="curve" stroke="var(--action)" stroke-width="3" /><circle v-for="point in points" :key="point.atMinutes" :cx="x(point.atMinutes)" :cy="y(point.airMl)" r="4" fill="var(--action)" />
         <circle :cx="x(shown.atMinutes)" :cy="y(shown.airMl)" r="8" stroke="var(--attention)" stroke-width="3" />
-        <text :x="LEFT - 6" y="22" text-anchor="end" class="figure text-sm" fill="var(--ink)">{{ given.air }}</text><text x="4" :y="H - 60" class="text-sm" fill="var(--quiet)">ml</text><text :x="W - 12" :y="H - 8" text-anchor="end" class="text-sm" fill="var(--ink)">{{ minutesText(points.at(-1)!.atMinutes) }}</text>
+        <text :x="LEFT - 6" y="22" text-anchor="end" class="figure text-sm max-sm:text-[1.4rem]" fill="var(--ink)">{{ given.air }}</text><text x="4" :y="H - 60" class="text-sm max-sm:text-[1.4rem]" fill="var(--quiet)">ml</text><text :x="W - 12" :y="H - 8" text-anchor="end" class="text-sm max-sm:text-[1.4rem]" fill="var(--ink)">{{ minutesText(points.at(-1)!.atMinutes) }}</text>
       </svg>
     </template>
     <section v-if="ways.length" class="mt-4 max-w-3xl" aria-labelledby="ways-title" data-testid="ways-compared">

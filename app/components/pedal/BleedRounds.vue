@@ -5,11 +5,12 @@ import type { BleedWay } from '../../../core/packs'
 
 /** Every round so far: what was counted, seen and felt. */
 const props = defineProps<{ rounds: BleedRound[], ways: BleedWay[] }>()
+const units = useUnits()
 const counted = (round: BleedRound) => round.portions > 0 ? `${Math.round(Math.abs(round.movedMl))} ml` : `${round.strokes} ${round.strokes === 1 ? 'stroke' : 'strokes'}`
 const several = computed(() => new Set(props.rounds.map(round => round.way)).size > 1)
 const over = computed(() => props.rounds.map((round, index) => ({ round, number: index + 1 })).filter(({ round }, index, all) => round.feel || (begun(round) && index < all.length - 1)))
 const seen = ({ bubbles, colour, lostMm }: BleedRound) => [
-  bubbles ? { none: 'no bubbles', few: 'a few bubbles', many: 'many bubbles' }[bubbles] : '', colour ? `${colour} fluid` : '', lostMm === undefined ? '' : `${lostMm} mm lost`,
+  bubbles ? { none: 'no bubbles', few: 'a few bubbles', many: 'many bubbles' }[bubbles] : '', colour ? `${colour} fluid` : '', lostMm === undefined ? '' : `${units.reading(lostMm, 'mm')} lost`,
 ].filter(Boolean).join(', ')
 </script>
 

@@ -23,26 +23,26 @@ function press(event: KeyboardEvent, stepId: string) {
 </script>
 
 <template>
-  <ol>
-    <li v-for="(trip, index) in plan.trips" :key="index" class="border-t-2 border-ink py-3">
+  <ol class="print:columns-2 print:gap-6 print:text-[8pt] print:leading-tight">
+    <li v-for="(trip, index) in plan.trips" :key="index" class="border-t-2 border-ink py-3 print:border-t print:py-1">
       <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <PlaceTag :place="trip.place" />
+        <PlaceTag :place="trip.place" class="print:[&>span]:py-0" />
         <span>{{ trip.car === 'raised' ? 'car raised' : 'car on the ground' }}</span>
         <span class="figure ml-auto">{{ minutesText(trip.minutes) }}</span>
       </p>
       <ul class="mt-1">
         <li v-for="stepId in trip.stepIds" :key="stepId">
-          <p v-if="steps.get(stepId)!.waitMinutes >= 1" class="border-l-4 border-attention py-1 pl-3 text-attention">Waits {{ minutesText(steps.get(stepId)!.waitMinutes) }}. {{ steps.get(stepId)!.waitBecause }}</p>
+          <p v-if="steps.get(stepId)!.waitMinutes >= 1" class="border-l-4 border-attention py-1 pl-3 text-attention print:border-l-2 print:py-0 print:pl-1">Waits {{ minutesText(steps.get(stepId)!.waitMinutes) }}. {{ steps.get(stepId)!.waitBecause }}</p>
           <button
-            class="flex min-h-11 w-full items-center gap-3 border-l-4 py-1 pl-3 text-left hover:bg-tint" :data-row="stepId" :data-testid="`row-${stepId}`"
+            class="flex min-h-11 w-full items-center gap-3 border-l-4 py-1 pl-3 text-left hover:bg-tint print:min-h-0 print:break-inside-avoid print:gap-1 print:border-0 print:p-0" :data-row="stepId" :data-testid="`row-${stepId}`"
             :class="[asked === stepId ? 'border-action bg-tint' : next === stepId ? 'border-ink' : 'border-transparent', done.has(stepId) ? 'text-quiet' : '']"
             :aria-pressed="asked === stepId" @click="emit('ask', stepId)" @focus="event => (event.target as HTMLElement).matches(':focus-visible') && emit('point', stepId)" @keydown="event => press(event, stepId)"
           >
             <span class="figure w-5" aria-hidden="true">{{ done.has(stepId) ? '✓' : next === stepId ? '▸' : '' }}</span>
             <span class="flex-1">{{ titleOf(stepId) }}<span v-if="done.has(stepId)" class="sr-only">, done</span></span>
             <span v-if="pinned.has(stepId)" class="tag text-sm">pinned</span>
-            <span v-if="steps.get(stepId)!.shortHanded" class="tag border-attention text-sm text-attention">wants two</span>
-            <span class="figure text-sm">{{ minutesOf(stepId) }} min</span>
+            <span v-if="steps.get(stepId)!.shortHanded" class="tag border-attention text-sm text-attention print:border-0 print:p-0 print:text-[8pt]">wants two</span>
+            <span class="figure text-sm print:text-[8pt]">{{ minutesOf(stepId) }} min</span>
           </button>
         </li>
       </ul>

@@ -69,7 +69,7 @@ function read() {
       <p class="text-quiet">From the kit sheet. The distance starts at the hand-over.</p>
       <div class="grid gap-4 sm:grid-cols-2">
         <div><label class="label" for="break-in-distance">Gentle use for</label><input id="break-in-distance" v-model="distance" class="figure mt-1" inputmode="numeric" autocomplete="off"></div>
-        <ChoiceRow v-model="distanceUnit" label="Written in" :choices="[{ id: 'km', label: 'kilometres' }, { id: 'mi', label: 'miles' }]" />
+        <ChoiceRow v-model="distanceUnit" label="Written in" :choices="[{ id: 'km', label: 'km' }, { id: 'mi', label: 'miles' }]" />
       </div>
       <div><label class="label" for="break-in-source">Which sheet</label><input id="break-in-source" v-model="source" class="mt-1" maxlength="200"></div>
       <NumberTyped id="break-in-odometer" v-model="odometer" :label="`Odometer at hand-over, ${units.preference.value.distance}`" :unit="units.preference.value.distance" @read="value => { typed.odometer = value }" @doubt="unsure => { typed.unsure = unsure }" />

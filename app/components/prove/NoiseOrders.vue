@@ -3,6 +3,7 @@ import { noiseOrders } from '../../../core/driveline/noise-orders'
 import { FieldError } from '../../../core/fasteners/field-error'
 
 /** Which turning part makes which frequency at a speed. */
+const t = useTerms()
 const numbers = useNumbers()
 const { state } = useJob()
 const units = useUnits()
@@ -38,13 +39,13 @@ const orderWords = (order: number) => ({ 1: 'first', 2: 'second', 4: 'fourth' })
 <template>
   <section class="grid gap-3" aria-labelledby="noise-title" data-testid="noise">
     <h2 id="noise-title" class="border-b border-ink pb-1 text-lg">Which part hums</h2>
-    <p>A turning part hums once, twice or four times a turn. Hold a speed, count the hum or read it off a meter, then change the gear: what follows the revs is engine or clutch, what stays is shaft or tire.</p>
+    <p>A turning part hums once, twice or four times a turn. Hold a speed, count the hum or read it off a meter, then change the gear: what follows the revs is engine or clutch, what stays is shaft or {{ t('{tire}') }}.</p>
     <div class="grid grid-cols-2 gap-2"><div v-for="field in fields" :key="field.id"><label class="label" :for="`noise-${field.id}`">{{ field.name }}</label><input :id="`noise-${field.id}`" v-model="given[field.id]" class="figure mt-1" inputmode="decimal" autocomplete="off"></div></div>
     <ChoiceRow v-model="hasShaft" label="A shaft with joints to the axle" :choices="[{ id: 'yes', label: 'yes' }, { id: 'no', label: 'no' }]" />
     <p v-if="result.problem" class="text-danger" role="alert">{{ result.problem }}</p>
     <ol v-else class="ruled" aria-live="polite">
       <li v-for="(order, index) in result.orders" :key="order.part + order.order" class="flex gap-3 py-1.5" :class="index === 0 && order.off !== null ? 'font-semibold' : ''">
-        <span class="figure w-16 shrink-0 text-right">{{ order.hz.toFixed(order.hz < 20 ? 1 : 0) }} Hz</span><span>{{ partWords[order.part] }}, {{ orderWords(order.order) }}: {{ order.from }}<span v-if="order.off !== null && order.off > 0.12" class="text-quiet"> (off by {{ Math.round(order.off * 100) }} in 100)</span></span>
+        <span class="figure w-16 shrink-0 text-right">{{ order.hz.toFixed(order.hz < 20 ? 1 : 0) }} Hz</span><span>{{ partWords[order.part] }}, {{ orderWords(order.order) }}: {{ t(order.from) }}<span v-if="order.off !== null && order.off > 0.12" class="text-quiet"> (off by {{ Math.round(order.off * 100) }} in 100)</span></span>
       </li>
     </ol>
     <p class="text-sm text-quiet">Orders from the turns of each part; tires roll on about 0.97 of their circumference, from memory.</p>

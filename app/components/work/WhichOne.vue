@@ -12,6 +12,8 @@ const emit = defineEmits<{ back: [], chosen: [about: LadderAbout] }>()
 const { state } = useJob()
 const t = useTerms()
 const words = ref('')
+const root = useTemplateRef('root')
+onMounted(() => root.value?.querySelector<HTMLElement>('button, input')?.focus())
 const boards = computed(() => {
   const step = props.stepId === null ? null : stepView(state.value, props.stepId)
   const touched = step === null ? [] : [...boltsOffWith(state.value, step.id), ...step.operation ? boltsBackWith(state.value, step.operation) : []]
@@ -24,12 +26,12 @@ const choose = (board: typeof boards.value[number], bolt: typeof boards.value[nu
 </script>
 
 <template>
-  <section class="grid gap-4">
+  <section ref="root" class="grid gap-4">
     <h3 class="text-lg">{{ t(ladder.asks!) }}</h3>
     <div v-for="board in boards" :key="board.group">
       <p class="label">{{ groupName(board.group) }}</p>
       <ul class="mt-1 flex flex-wrap gap-2">
-        <li v-for="(bolt, index) in board.bolts" :key="bolt.id"><button type="button" class="button" @click="choose(board, bolt)"><span class="figure font-bold">{{ index + 1 }}</span> {{ boltName(board, bolt) }}</button></li>
+        <li v-for="bolt in board.bolts" :key="bolt.id"><button type="button" class="button" @click="choose(board, bolt)">{{ boltName(board, bolt) }}</button></li>
       </ul>
     </div>
     <form class="flex flex-wrap items-end gap-2" @submit.prevent="words.trim() && emit('chosen', { about: words.trim() })">

@@ -33,6 +33,7 @@ useHead({ title: () => ready.value ? `${store.state.vehicle?.name ?? 'Job'} · E
 <template>
   <div class="max-sm:pb-14 print:pb-0">
     <template v-if="ready && garage.garage">
+      <PrintHead v-if="!bare" />
       <JobStrip v-if="!bare" />
       <JobNav v-if="!bare" />
       <NuxtPage />

@@ -28,6 +28,7 @@ const x = computed(() => scaleLinear([0, travel.value], [LEFT, RIGHT]))
 const y = computed(() => scaleLinear([0, Math.max(lift.value * 1.25, found.value?.liftPerFaceMm ?? 0)], [FLOOR, ROOF]))
 const curve = computed(() => linePath<{ pedalMm: number, liftPerFaceMm: number }>(point => x.value(point.pedalMm), point => y.value(point.liftPerFaceMm))(found.value?.curve ?? []) ?? '')
 const freed = computed(() => area<{ pedalMm: number, liftPerFaceMm: number }>(point => x.value(point.pedalMm), FLOOR, point => y.value(point.liftPerFaceMm))((found.value?.curve ?? []).filter(point => found.value!.releasedMm !== null && point.pedalMm >= found.value!.releasedMm)) ?? '')
+const units = useUnits()
 </script>
 
 <template>
@@ -38,7 +39,7 @@ const freed = computed(() => area<{ pedalMm: number, liftPerFaceMm: number }>(po
     <path d="M167 34 h20 M187 18 v52" stroke-width="3" /><path d="M187 66 h28" stroke-width="3" /><rect x="215" y="52" width="12" height="28" fill="var(--tint)" />
     <path d="M227 66 L262 24 M262 16 v24 M262 62 v40" stroke-width="3" /><rect x="274" y="16" width="9" height="86" class="cut" /><rect x="290" y="16" width="12" height="86" class="cut" />
     <line :x1="LEFT" :x2="RIGHT" :y1="FLOOR" :y2="FLOOR" /><line :x1="LEFT" :x2="LEFT" :y1="FLOOR" :y2="ROOF - 4" />
-    <line :x1="LEFT" :x2="RIGHT" :y1="y(lift)" :y2="y(lift)" class="quiet" stroke-dasharray="5 4" /><text :x="LEFT + 5" :y="y(lift) - 5">{{ lift }} mm free</text>
+    <line :x1="LEFT" :x2="RIGHT" :y1="y(lift)" :y2="y(lift)" class="quiet" stroke-dasharray="5 4" /><text :x="LEFT + 5" :y="y(lift) - 5">{{ units.sentence(`${lift} mm`) }} free</text>
     <template v-if="found">
       <path :d="freed" fill="var(--good)" fill-opacity="0.25" stroke="none" />
       <path :d="curve" stroke="var(--action)" stroke-width="4" />
@@ -46,6 +47,6 @@ const freed = computed(() => area<{ pedalMm: number, liftPerFaceMm: number }>(po
       <path v-if="found.releasedMm !== null" :d="`M${x(found.releasedMm)} ${FLOOR} v8`" stroke="var(--good)" stroke-width="3" />
       <path v-if="found.overMm !== null" :d="`M${x(found.overMm)} ${FLOOR} V${ROOF}`" stroke="var(--danger)" stroke-width="2.5" stroke-dasharray="6 4" />
     </template>
-    <text :x="RIGHT" y="249" text-anchor="end">pedal {{ travel }} mm</text>
+    <text :x="RIGHT" y="249" text-anchor="end">pedal {{ units.sentence(`${travel} mm`) }}</text>
   </DrawingFrame>
 </template>

@@ -45,10 +45,10 @@ function pin(stepId: string) {
   <SheetWithMargin v-model:open="marginOpen" :margin-title="asked ? 'Why here' : 'About this plan'">
     <h1 class="text-2xl"><span class="figure">{{ minutesText(plan.totals.minutes) }}</span> in {{ plan.trips.length }} trips</h1>
     <p class="text-quiet">{{ t(procedure.title) }}</p>
-    <FinishOdds v-if="!ended && next" class="mt-1 max-lg:clear-right" />
+    <FinishOdds v-if="!ended && next" class="mt-1 print:hidden max-lg:clear-right" />
 
     <PlanPicture
-      v-if="state.clock" class="mt-3" :plan="plan" :procedure="procedure" :clock="state.clock" :done="done" :pinned="pinned" :asked="asked" :next="next?.id ?? null" :close="close"
+      v-if="state.clock" class="mt-3 print:hidden" :plan="plan" :procedure="procedure" :clock="state.clock" :done="done" :pinned="pinned" :asked="asked" :next="next?.id ?? null" :close="close"
       @ask="ask" @move="move"
     />
 
