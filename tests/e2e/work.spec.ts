@@ -96,7 +96,7 @@ test('a bolt told out on the board alone holds the hand-over up: with a reason w
   await expect(page.getByRole('button', { name: 'Leave it, with a reason' })).toHaveCount(0)
   await view(page, stage, jobId, 'bolts?group=wheel-bolts')
   await page.getByRole('list', { name: 'Bolts' }).getByRole('button').first().click()
-  await page.getByRole('button', { name: 'at its figure' }).click()
+  await page.getByRole('button', { name: 'at its figure', exact: true }).click()
   await expect(page.getByText('nothing off')).toBeVisible()
 
   await takeOut('bell-bolts')
@@ -118,7 +118,7 @@ test('a bolt told out on the board alone holds the hand-over up: with a reason w
   await hand.click()
   await expect(page.getByRole('heading', { name: /^Handed over to/ })).toBeVisible()
   await page.getByRole('link', { name: 'Hand-over page' }).click()
-  await expect(page.getByText(/Bell bolts, bolt 1 .*The thread is gone; insert ordered/)).toBeVisible()
+  await expect(page.getByText(/bell bolts.*: The thread is gone; insert ordered/i)).toBeVisible()
   await expect(page.getByRole('row', { name: /Bell bolts/ })).toContainText('1 out')
 })
 
