@@ -164,6 +164,7 @@ async function climb(page) {
   if (await page.getByTestId('ladder').count() > 0) return
   await page.keyboard.press('x')
   await page.getByRole('button', { name: /A bolt will not turn/ }).click()
+  await page.getByRole('dialog').getByRole('button', { name: /^bolt 5/ }).click()
   await page.getByTestId('ladder').waitFor()
 }
 

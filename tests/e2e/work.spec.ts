@@ -122,6 +122,33 @@ test('a bolt told out on the board alone holds the hand-over up: with a reason w
   await expect(page.getByRole('row', { name: /Bell bolts/ })).toContainText('1 out')
 })
 
+test('a dialog opens in its field, says inside what it refuses, goes with the browser’s back, and leaves the keyboard its place', async ({ page, stage }) => {
+  const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
+  await view(page, stage, jobId, 'prove')
+  await page.getByRole('button', { name: 'Call this job off' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByLabel('Why')).toBeFocused()
+  await dialog.getByLabel('Why').fill('The customer thought better of it')
+  await dialog.getByRole('button', { name: 'Call it off' }).click()
+  await expect(dialog.getByRole('alert')).toContainText(/reason/)
+  await expect(dialog.getByLabel('Why')).toBeFocused()
+  await page.keyboard.press('Escape')
+
+  await page.getByRole('link', { name: 'Work', exact: true }).click()
+  const note = page.getByRole('button', { name: 'Note', exact: true })
+  await note.click()
+  await expect(dialog.getByLabel('Note')).toBeFocused()
+  await page.goBack()
+  await expect(dialog).toHaveCount(0)
+  await expect(page).toHaveURL(/\/work$/)
+  await expect(note).toBeFocused()
+  await page.getByRole('button', { name: 'The rest out and good' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('3 of 3')).toBeVisible()
+  await page.waitForTimeout(300)
+  expect(await page.evaluate(() => document.activeElement?.tagName)).not.toBe('BODY')
+})
+
 test('words and units follow the garage', async ({ page, stage }) => {
   const jobId = await stage.openJob()
   await view(page, stage, jobId, 'plan')
