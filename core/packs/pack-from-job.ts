@@ -1,7 +1,9 @@
 import { benchOf } from './bench-of'
+import { knownAnswers } from './known-answers'
+import type { Known } from './known-answers'
 import { refitId } from './mirror'
 import type { BenchData } from './sheet-types'
-import type { FastenerGroup, Link, LinkSource, OperationSource, Pack, When } from './types'
+import type { FastenerGroup, LedgerItem, Link, LinkSource, OperationSource, Pack, When } from './types'
 
 export interface JobOrder {
   /** Option id → choice, as the job had them. */
@@ -28,14 +30,17 @@ export function packFromJob(pack: Pack, { options, order, because }: JobOrder, l
   })
   const worked = pack.modules.map(module => ({ ...module, operations: settle(module.operations), links: settle(module.links) })).filter(module => module.operations.length > 0)
   const here = new Set(worked.flatMap(module => module.operations.flatMap(idsOf)))
-  const modules = worked.map(module => ({ ...module, links: module.links.filter(link => here.has(link.before) && here.has(link.after)), groups: module.groups.map(group => withBoard(group, here)) }))
+  const ladders = pack.ladders.map(ladder => ({ ...ladder, steps: ladder.steps.filter(step => here.has(step)) })).filter(ladder => ladder.everywhere || ladder.when.length + ladder.steps.length > 0)
+  const bench = withoutOptions(benchOf(pack.bench, step => here.has(step), thing => settle([thing])))
+  const settled = Object.fromEntries(Object.entries(options).filter(([option]) => !open.has(option)))
+  const has: Known = { options: kept, fixed: settled, parts: new Set([...worked.flatMap(module => module.parts.map(part => part.id)), ...bench.reachable.map(entry => entry.part)]), ladders: new Set(ladders.map(ladder => ladder.id)), sheets: new Set(bench.sheets.map(sheet => sheet.id)) }
+  const modules = worked.map(module => ({ ...module, operations: module.operations.map(operation => knownAnswers(operation, has)), items: module.items.map(item => withPart(item, has.parts)), links: module.links.filter(link => here.has(link.before) && here.has(link.after)), groups: module.groups.map(group => withBoard(group, here)) }))
   const given = new Set(links.map(link => `${link.before} ${link.after}`))
   const known = order.filter(step => here.has(step))
   const habits = known.slice(1).flatMap((after, index): LinkSource[] => given.has(`${known[index]} ${after}`) ? [] : [{ before: known[index]!, after, kind: 'habit', because, when: [], mirror: false }])
   return {
     ...pack, id, title, version: 1, options: kept, modules, links: [...settle(pack.links).filter(link => here.has(link.before) && here.has(link.after)), ...habits], positions: settle(pack.positions), reach: settle(pack.reach),
-    bench: withoutOptions(benchOf(pack.bench, step => here.has(step), thing => settle([thing]))),
-    ladders: pack.ladders.map(ladder => ({ ...ladder, steps: ladder.steps.filter(step => here.has(step)) })).filter(ladder => ladder.everywhere || ladder.when.length + ladder.steps.length > 0),
+    bench, ladders, items: pack.items.map(item => withPart(item, has.parts)),
     closing: pack.closing.map(check => ({ ...check, steps: check.steps.filter(step => here.has(step)) })).filter((check, index) => pack.closing[index]!.steps.length === 0 || check.steps.length > 0),
   }
 }
@@ -43,6 +48,11 @@ export function packFromJob(pack: Pack, { options, order, because }: JobOrder, l
 /** A bench that asks for no choice any more. */
 function withoutOptions(bench: BenchData): BenchData {
   return { ...bench, sheets: bench.sheets.map(({ ways: _ways, ...sheet }) => sheet), reachable: bench.reachable.map(({ option: _option, ...part }) => part) }
+}
+
+/** An item whose new part the layout has, or none. */
+function withPart({ newPart, ...item }: LedgerItem, parts: Set<string>): LedgerItem {
+  return newPart !== undefined && parts.has(newPart) ? { ...item, newPart } : item
 }
 
 /** A group's map without the steps that are not done. */

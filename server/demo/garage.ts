@@ -65,5 +65,5 @@ export const demoFigures = [
 
 /** What parts cost at an invented counter. */
 export const demoPrices: Record<string, number> = {
-  'clutch-kit': 148.5, 'cover-bolts': 2.1, 'release-bearing': 38.4, 'gear-oil': 17.9, 'plug-rings': 0.9, 'shaft-clips': 1.8, 'pinch-nuts': 1.2,
+  'clutch-kit': 148.5, 'cover-bolts': 2.1, 'release-bearing': 38.4, 'gear-oil': 17.9, 'plug-rings': 0.9, 'shaft-clips': 1.8, 'pinch-nuts': 1.2, 'hub-nuts': 3.9,
 }

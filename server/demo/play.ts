@@ -120,7 +120,7 @@ export class DemoMechanic {
   private nameSafetyFigures(operation: Operation | null): void {
     for (let group = operation && figureMissing(this.state, operation); group; group = figureMissing(this.state, operation!)) {
       const [low, high] = group.usualNm ?? [40, 80]
-      this.write('figure-named', { group: group.id, torqueNm: Math.round((low + high) / 2), sourceKind: 'vehicle-book', reference: `${this.state.vehicle!.make} book, invented` })
+      this.write('figure-named', { group: group.id, torqueNm: Math.round((low + high) / 2), sourceKind: 'vehicle-book', reference: `${this.state.vehicle!.make} book, chapter 9` })
     }
   }
 

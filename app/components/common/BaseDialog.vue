@@ -13,14 +13,17 @@ const content = ref<HTMLElement | null>(null)
 const closer = ref<HTMLElement | null>(null)
 const FIELDS = ['input:not([type=radio],[type=checkbox]), select, textarea', 'input, [role=radio]']
 const firstField = () => FIELDS.map(selector => content.value?.querySelector<HTMLElement>(`:is(${selector}):not(:disabled)`)).find(Boolean) ?? null
-/** A reference, as the dialog reads it when it takes the focus: the form is not drawn before. */
-const start = { get value() { return firstField() } } as unknown as HTMLElement
 // A form that arrives later takes the focus that waits on the closing cross.
 useMutationObserver(content, () => { if (document.activeElement === closer.value) firstField()?.focus() }, { childList: true, subtree: true })
 
 const refused = computed(() => messages.messages.filter(message => message.kind === 'refused' && message.id > opened.value))
 const opened = ref(0)
-watch(() => props.open, (open) => { if (open) opened.value = messages.last }, { immediate: true })
+watch(() => props.open, (open) => {
+  if (!open) return
+  opened.value = messages.last
+  // The dialog itself takes the focus first.
+  setTimeout(() => { if (!content.value?.contains(document.activeElement)) firstField()?.focus() }, 60)
+}, { immediate: true })
 watch(refused, (list, before) => {
   if (list.length > 0 && list.at(-1) !== before.at(-1)) void nextTick(() => (content.value?.querySelector<HTMLElement>('[aria-invalid=true]') ?? firstField())?.focus())
 })
@@ -28,7 +31,7 @@ useBackCloses(() => props.open, () => emit('close'))
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-50" :initial-focus="start" @close="emit('close')">
+  <Dialog :open="open" class="relative z-50" @close="emit('close')">
     <div class="fixed inset-0 bg-[rgb(0_0_0/0.55)]" aria-hidden="true" />
     <div class="fixed inset-0 flex items-end justify-center overflow-y-auto sm:items-center">
       <DialogPanel class="max-h-dvh w-full max-w-xl overflow-y-auto border-2 border-ink bg-paper p-5 sm:rounded-soft sm:p-7">

@@ -5,6 +5,7 @@ import { issuesOf } from '../../lib/reason-of'
 
 /** The break-in: its rule, how far it has come, when it will be over, and what the customer sees of it. */
 const { store, state } = useJob()
+const t = useTerms()
 const units = useUnits()
 const report = computed(() => state.value.breakIn && breakIn(state.value.breakIn, state.value.breakIn.readings))
 const token = ref<string | null>(null)
@@ -59,7 +60,7 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
         <button v-else class="button justify-self-start" @click="ask('POST')">Make a link</button>
         <p class="text-danger" role="alert">{{ problem }}</p>
         <a class="button" :href="`/api/jobs/${store.jobId}/calendar`" download>Re-checks for a calendar</a>
-        <p class="text-sm text-quiet">Wheel nuts after three days, leaks after seven, free play after twenty-one, and the end of the break-in by its pace. Common practice; the maker’s book goes before it.</p>
+        <p class="text-sm text-quiet">{{ t('{Lug:many}') }} after three days, leaks after seven, free play after twenty-one, and the end of the break-in by its pace. Common practice; the maker’s book goes before it.</p>
       </section>
     </template>
   </SheetWithMargin>
