@@ -1,5 +1,4 @@
-import { judgeSheet } from '../bench/judge-sheet'
-import { fieldsAsked } from '../bench/judge-sheet'
+import { fieldsAsked, judgeSheet } from '../bench/judge-sheet'
 import type { Sheet } from '../packs/sheet-types'
 import type { BadAnswer, Operation } from '../packs/types'
 import type { JobState, LeftOpen } from './state'

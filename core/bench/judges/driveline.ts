@@ -46,7 +46,7 @@ export const bearingForward: Judge = {
       level: right ? 'good' : 'renew',
       sentence: right
         ? `The {center} bearing sits ${mm(moved, 1)} forward of its free position, as wanted.`
-        : `The center bearing sits ${mm(Math.abs(moved), 1)} ${moved >= 0 ? 'forward' : 'behind'} of its free position: move it ${mm(Math.abs(off), 1)} ${off < 0 ? 'forward' : 'back'}.`,
+        : `The {center} bearing sits ${mm(Math.abs(moved), 1)} ${moved >= 0 ? 'forward' : 'behind'} of its free position: move it ${mm(Math.abs(off), 1)} ${off < 0 ? 'forward' : 'back'}.`,
       working: [
         `free ${given.number('free')} mm − fitted ${given.number('fitted')} mm, both from the same point ahead of it = ${mm(moved, 1)}`,
         `wanted ${given.number('forward')} mm, give or take ${PRELOAD_OFF_MM} mm`,
