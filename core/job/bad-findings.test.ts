@@ -33,6 +33,14 @@ const read = (log: TestLog, stepId: string, readingId: string, value: string) =>
 const cracked = (options = {}) => read(open(options), 'look', 'face', 'cracked')
 
 describe('what was found bad', () => {
+  it('is dealt with where its ladder did not help and somebody else put it right', () => {
+    const log = cracked().add('ladder-opened', { ladderRunId: 'r', ladderId: 'slipping', stepId: 'look', text: 'Face: cracked' })
+    log.add('rung-begun', { ladderRunId: 'r', rungId: 'soft', ticked: [] }).add('rung-ended', { ladderRunId: 'r', rungId: 'soft', outcome: 'failed', note: null })
+    log.add('ladder-left', { ladderRunId: 'r', end: 'machine-shop', waitsFor: 'Machine shop', until: null, minutes: 30 })
+    expect(openFindings(badFindings(log.state))).toHaveLength(1)
+    log.add('trouble-cleared', { troubleId: 'r', how: 'Ground flat' })
+    expect(openFindings(badFindings(log.state))).toEqual([])
+  })
   it('holds its step until it is dealt with or somebody answers for it', () => {
     const log = cracked()
     expect(log.refusal('step-done', { stepId: 'look' })).toBe('Face: cracked. A crack grows. Deal with it, or say who answers for it and why.')

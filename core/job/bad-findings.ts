@@ -82,7 +82,7 @@ export function openFindings(found: BadFinding[]): BadFinding[] {
 function dealtWith(state: JobState, { options, renews, ladder }: BadFinding['ways'], since: string): string | null {
   const chosen = Object.entries(options ?? {}).find(([option, choices]) => choices.includes(state.procedure!.options[option] ?? ''))
   if (chosen) return 'The job is planned with it.'
-  const climbed = ladder && state.ladderRuns.find(run => run.ladderId === ladder && run.openedAt >= since && run.solvedBy !== null)
+  const climbed = ladder && state.ladderRuns.find(run => run.ladderId === ladder && run.openedAt >= since && run.closedAt !== null)
   if (climbed) return `${climbed.text}: solved.`
   return renewedBy(state, renews ?? [])
 }
