@@ -138,6 +138,26 @@ describe('what one layout has and another has not', () => {
     for (const id of ['pilot-measured', 'pilot-out', 'oil-measure']) expect(ids('manual-swap')).not.toContain(id)
     expect(packs.expandPack(shelf.packs.get('manual-swap')!).bench.sheets.find(sheet => sheet.id === 'gear-oil')!.fields.some(field => field.id === 'out')).toBe(false)
   })
+  it('says how far a hub nut is cracked, by what a shaft is held, and how an engine and its box come down', () => {
+    const work = (id: string, layout: string, options: Record<string, string> = {}) => packs.expandPack(shelf.packs.get(layout)!, options).operations.find(operation => operation.id === id)!
+    for (const pack of shelf.packs.values()) {
+      const nuts = packs.expandPack(pack).operations.find(operation => operation.id === 'crack-hub-nuts')
+      if (nuts) expect(`${nuts.title} ${nuts.skill}`, pack.id).toMatch(/a quarter turn and no more.*neither rolled/)
+    }
+    expect(work('crack-hub-nuts', 'fwd-transverse')).toBeDefined()
+    const [shaft] = packs.expandPack(shelf.packs.get('4x4-transfer')!).operations.filter(operation => /take the front/.test(operation.title))
+    expect(shaft!.title).toMatch(/wedge bar, case in neutral/)
+    const down = packs.expandPack(shelf.packs.get('rwd-longitudinal')!).operations.filter(operation => /jack and engine support by turns/.test(operation.title))
+    expect(down.map(operation => operation.phase)).toEqual(['strip', 'refit'])
+    for (const step of down) expect(step.title).toContain('touches again')
+  })
+  it('knows every step by which these orders are told', () => {
+    const known = new Set([...shelf.packs.values()].flatMap(pack => pack.modules.flatMap(module => module.operations.map(({ id }) => id))))
+    const told = ['hold-engine', 'hold-engine-below', 'undertray-off', 'subframe-down', 'subframe-jacks-under', 'exhaust-off', 'drain-plug-in', 'lowest-bell-bolts', 'near-shaft-out', 'steering-pinch-out', 'stabiliser-off',
+      'concentric-gap', 'cover-tighten', 'box-in-gear', 'spline-clock', 'floor-cut', 'angles-set', 'prop-measured', 'free-play-set', 'mounts-final', 'filled-set-out', 'slave-line-off', 'bell-line-off', 'cover-released', 'cover-full',
+      'pilot-out', 'pilot-in', 'pilot-bore-wiped', 'lugs-again', 'wheels-off', 'heat-shield-off', 'fill-box', 'case-fill', 'bell-torqued', 'starter-out', 'pedal-proof', 'pull-box', 'listen-before', 'told-before', 'ready-to-run']
+    expect(told.filter(id => !known.has(id))).toEqual([])
+  })
   it('a conversion is begun with its whole bill', () => {
     const bill = packs.expandPack(shelf.packs.get('manual-swap')!).operations.find(operation => operation.id === 'parts-laid-out')!.parts
     for (const part of ['manual-mount', 'manual-crossmember', 'cover-bolts-kit', 'slip-yoke', 'pedal-stop']) expect(bill, part).toHaveProperty(part)
