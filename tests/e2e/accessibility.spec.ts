@@ -9,8 +9,19 @@ const sizes = { desk: { width: 1280, height: 800 }, phone: { width: 390, height:
 test.describe.configure({ mode: 'parallel' })
 const schemes = ['light', 'dark'] as const
 
-/** Looks for violations on the page as it stands, and for a page that scrolls sideways. */
+/** Controls lower than a thumb wants, and letters smaller than an eye at arm's length. */
+function tooSmall(): string[] {
+  const shown = (element: Element) => element.checkVisibility({ visibilityProperty: true }) && !element.closest('.sr-only') && element.getBoundingClientRect().width > 2
+  const controls = [...document.querySelectorAll('a, button, summary, select, textarea, input:not([type=checkbox], [type=radio], [type=file], [type=range]), [role=radio], [role=tab]')]
+    .filter(element => shown(element) && !element.closest('svg') && element.getBoundingClientRect().height < 43.5)
+  const letters = [...document.querySelectorAll('body *:not(svg *, script, style)')]
+    .filter(element => [...element.childNodes].some(node => node.nodeType === Node.TEXT_NODE && node.textContent!.trim()) && shown(element) && Number.parseFloat(getComputedStyle(element).fontSize) < 12)
+  return [...controls, ...letters].map(element => element.outerHTML.slice(0, 160))
+}
+
+/** Looks for violations on the page as it stands, for what is too small for a thumb or an eye, and for a page that scrolls sideways. */
 async function check(page: Page, what: string): Promise<void> {
+  expect(await page.evaluate(tooSmall), `${what}: too small`).toEqual([])
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
   expect(violations.map(violation => `${what}: ${violation.id}: ${violation.nodes[0]!.html}`)).toEqual([])
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${what} scrolls sideways`).toBeLessThanOrEqual(0)

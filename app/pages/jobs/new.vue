@@ -39,7 +39,7 @@ const form = useForm({
       await navigateTo(`/jobs/${jobId}/plan`)
     }
     catch (error) {
-      serverIssues.value = issuesOf(error).map(issue => named(issue.path, issue.reason))
+      serverIssues.value = issuesOf(error).map(issue => named(issue.path, units.sentence(issue.reason)))
     }
   },
 })
