@@ -66,7 +66,7 @@ function tableContent({ head, rows, right, sums = 0 }: PaperTable): Content {
   const wide = head.findIndex((_, column) => !right.includes(column))
   return {
     table: {
-      headerRows: named ? 1 : 0, dontBreakRows: true, widths: head.map((_, column) => column === wide ? '*' : right.includes(column) ? 'auto' : head.length > 2 && column === head.length - 1 ? '45%' : 'auto'),
+      headerRows: named ? 1 : 0, dontBreakRows: true, widths: head.map((_, column) => column === wide ? '*' : right.includes(column) ? 'auto' : head.length > 2 && column === head.length - 1 ? head.length > 3 ? '36%' : '45%' : 'auto'),
       body: [...(named ? [head.map((text, column): TableCell => Object.assign({}, cell(text, column), { color: QUIET, fontSize: 9.5 }))] : []), ...rows.map((row, index) => row.map((text, column) => cell(text, column, index >= rows.length - sums)))],
     },
     layout: { hLineWidth: line => line === 0 ? 0 : 0.5, vLineWidth: () => 0, hLineColor: () => RULE, paddingLeft: column => column === 0 ? 0 : 6, paddingRight: () => 6, paddingTop: () => 2.5, paddingBottom: () => 2.5 },

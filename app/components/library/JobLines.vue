@@ -12,7 +12,7 @@ const viewOf = (status: JobSummary['status']) => status === 'closed' ? 'handover
 <template>
   <ol class="ruled">
     <li v-for="{ summary, snippet } in jobs" :key="summary.jobId" class="py-2.5">
-      <NuxtLink class="flex flex-wrap items-baseline gap-x-4" :to="`/jobs/${summary.jobId}/${viewOf(summary.status)}`"><span class="text-lg font-semibold underline"><span class="figure mr-2 text-quiet">{{ summary.number }}</span>{{ summary.vehicleName }}</span><span class="text-quiet">{{ summary.customer }}, {{ words[summary.status] }}<template v-if="summary.cause">, {{ summary.cause.toLowerCase() }}</template><template v-if="summary.comebackOf">, <span class="font-semibold text-attention">came back for job {{ summary.comebackOf }}</span></template><template v-if="summary.lastAt">, last touched {{ momentText(summary.lastAt) }}</template></span></NuxtLink>
+      <NuxtLink class="flex min-h-11 flex-wrap items-center gap-x-4" :to="`/jobs/${summary.jobId}/${viewOf(summary.status)}`"><span class="text-lg font-semibold underline"><span class="figure mr-2 text-quiet">{{ summary.number }}</span>{{ summary.vehicleName }}</span><span class="text-quiet">{{ summary.customer }}, {{ words[summary.status] }}<template v-if="summary.cause">, {{ summary.cause.toLowerCase() }}</template><template v-if="summary.comebackOf">, <span class="font-semibold text-attention">came back for job {{ summary.comebackOf }}</span></template><template v-if="summary.lastAt">, last touched {{ momentText(summary.lastAt) }}</template></span></NuxtLink>
       <p v-if="snippet" class="text-quiet">{{ t(snippet.replace(/\s+/g, ' ')) }}</p>
     </li>
   </ol>
