@@ -48,7 +48,7 @@ export function jobCosts(state: JobState, rates: Rates, observed: ObservedMinute
     const timed = own.filter(step => seen.has(step.id))
     return {
       phase, estimated: sum(own.map(step => stepMinutes(step) + step.setupMinutes)), measuredEstimate: sum(timed.map(step => stepMinutes(step))),
-      measured: timed.length === 0 ? null : sum(timed.map(step => seen.get(step.id)!)), measuredSteps: timed.length, steps: own.length,
+      measured: timed.length === 0 ? null : sum(timed.map(step => seen.get(step.id)!)), measuredSteps: timed.length, steps: own.filter(step => operations.has(step.id)).length,
     }
   }).filter(entry => entry.estimated > 0)
   const estimatedMinutes = sum(byPhase.map(entry => entry.estimated))

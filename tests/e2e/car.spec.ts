@@ -44,7 +44,8 @@ test('two days later: what is off, loose and open, what holds it, and on with th
   expect(Object.keys((await stage.state(jobId)).done)).toHaveLength(before + 1)
 })
 
-test('what came off is listed by kind, found, settled; a part used once goes back only as a new one', async ({ page, stage }) => {
+// A stage of its own: the book figures of a car go with it from job to job.
+test('what came off is listed by kind, found, settled; a part used once goes back only as a new one', async ({ page, emptyStage: stage }) => {
   const jobId = await jobUpTo(stage, 'ball-joints-part.refit')
   await view(page, stage, jobId, 'car?at=ledger')
   const lines = page.locator('[data-testid^=line-]')

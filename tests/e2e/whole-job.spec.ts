@@ -89,7 +89,7 @@ test('a job from take-in to hand-over, read back from PostgreSQL', async ({ page
     await page.getByRole('button', { name: 'Set the break-in' }).click()
     await expect(page.getByText('644 km')).toBeVisible()
     await page.getByRole('link', { name: 'Closing checks' }).click()
-    await page.getByRole('button', { name: 'Hand-over', exact: true }).click()
+    await page.getByRole('button', { name: 'Go on to the hand-over' }).click()
     await page.getByRole('button', { name: 'Hand the car over' }).click()
     await expect(page.getByRole('heading', { name: 'Handed over to Ines Harrowgate-Bloom' })).toBeVisible()
     const after = await hand()

@@ -57,7 +57,8 @@ test('a forbidden step says why; an allowed one can be taken first', async ({ pa
   expect((await stage.state(jobId)).ledger).toEqual({ 'wheel-bolts-slack': 10 })
 })
 
-test('a figure wants its source, and an absurd one is refused at the field', async ({ page, stage }) => {
+// A stage of its own: the book figures of a car go with it from job to job.
+test('a figure wants its source, and an absurd one is refused at the field', async ({ page, emptyStage: stage }) => {
   const jobId = await stage.openJob()
   await view(page, stage, jobId, 'bolts')
   await page.getByRole('button', { name: 'Name it with its source' }).first().click()

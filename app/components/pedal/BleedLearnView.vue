@@ -13,10 +13,17 @@ const seed = ref(1)
 const round = ref(0)
 const given = reactive({ bore: 4.5, length: 1400, slope: 25, air: 3, master: 19 })
 const fields = [
-  { id: 'bore', name: 'Bore of the line, mm', low: 2, high: 12, step: 0.5 }, { id: 'length', name: 'Its length, mm', low: 300, high: 4000, step: 50 }, { id: 'slope', name: 'It rises by, degrees', low: 0, high: 80, step: 1 },
-  { id: 'air', name: 'Air in it, ml', low: 0.2, high: 20, step: 0.2 }, { id: 'master', name: 'Bore of the master, mm', low: 12, high: 28, step: 0.5 },
+  { id: 'bore', name: 'Bore of the line', unit: 'mm', low: 2, high: 12, step: 0.5 }, { id: 'length', name: 'Its length', unit: 'mm', low: 300, high: 4000, step: 50 },
+  { id: 'slope', name: 'It rises by', unit: 'degrees', low: 0, high: 80, step: 1 }, { id: 'air', name: 'Air in it', unit: 'ml', low: 0.2, high: 20, step: 0.2 },
+  { id: 'master', name: 'Bore of the master', unit: 'mm', low: 12, high: 28, step: 0.5 },
 ] as const
-const problemOf = (field: typeof fields[number]) => given[field.id] >= field.low && given[field.id] <= field.high ? '' : `Between ${field.low} and ${field.high}.`
+type Field = typeof fields[number]
+const units = useUnits()
+const inches = (field: Field) => field.unit === 'mm' && units.unitOf('mm') === 'in'
+/** As this garage reads a length: a thousandth of an inch is close enough to a line's bore. */
+const shownAs = (field: Field, value: number) => inches(field) ? Math.round(value / 25.4 * 1000) / 1000 : value
+const take = (field: Field, typed: number) => { given[field.id] = inches(field) ? typed * 25.4 : typed }
+const problemOf = (field: Field) => given[field.id] >= field.low - 0.02 && given[field.id] <= field.high + 0.02 ? '' : `Between ${shownAs(field, field.low)} and ${shownAs(field, field.high)}.`
 const line = computed((): BleedLine | null => fields.some(problemOf) ? null : {
   boreMm: given.bore, pieces: [{ lengthMm: given.length * 0.35, slopeDeg: given.slope * 0.8 }, { lengthMm: given.length * 0.3, slopeDeg: given.slope * 0.4 }, { lengthMm: given.length * 0.35, slopeDeg: Math.min(85, given.slope * 1.8) }],
   masterBoreMm: given.master, strokeMm: 22, pedalRatio: 6, airMl: given.air, heldShare: 0.35, reservoirMl: 250, lowMl: 120, pressureBar: 20, lostMostMm: 10,
@@ -86,13 +93,16 @@ useKeys({ Backspace: store.undo })
       <ul class="ruled"><li v-for="way in ways" :key="way.method" class="flex flex-wrap justify-between gap-x-4 py-1.5" :class="way.method === method ? 'font-semibold' : ''"><span>{{ bleedWords[way.method] }}</span><span v-if="way.roundsNeeded"><span class="figure">{{ way.roundsNeeded }}</span> {{ way.roundsNeeded === 1 ? 'round' : 'rounds' }}, {{ minutesText(way.minutesNeeded!) }}, <span class="figure">{{ Math.round(Math.abs(way.usedMl)) }} ml</span></span><span v-else class="text-attention">not firm, {{ way.airMl.toFixed(1) }} ml stay</span></li></ul>
     </section>
     <div class="mt-4 grid max-w-3xl gap-3 border-t border-rule pt-4 sm:grid-cols-3">
-      <div v-for="field in fields" :key="field.id"><label class="label" :for="`learn-${field.id}`">{{ field.name }}</label><input :id="`learn-${field.id}`" v-model.number="given[field.id]" type="number" class="figure mt-1" :min="field.low" :max="field.high" :step="field.step"><p v-if="problemOf(field)" class="text-danger">{{ problemOf(field) }}</p></div>
+      <div v-for="field in fields" :key="field.id"><label class="label" :for="`learn-${field.id}`">{{ field.name }}, {{ inches(field) ? 'in' : field.unit }}</label>
+        <input :id="`learn-${field.id}`" :value="shownAs(field, given[field.id])" type="number" class="figure mt-1" :min="shownAs(field, field.low)" :max="shownAs(field, field.high)" :step="inches(field) ? 'any' : field.step" @change="take(field, ($event.target as HTMLInputElement).valueAsNumber)">
+        <p v-if="problemOf(field)" class="text-danger">{{ problemOf(field) }}</p>
+      </div>
     </div>
     <template #margin>
       <div class="grid gap-3">
         <h2 class="border-b border-ink pb-1 text-lg max-lg:hidden">Why a rest works</h2>
         <p>Strokes tear air off where the slave holds it, in fine bubbles. Fine ones climb slowly: in this line</p>
-        <ul class="list-disc pl-5"><li v-for="size in [1, 0.3, 0.15]" :key="size">one of {{ size }} mm needs {{ minutesText(hourOf(size)) }} to the top</li></ul>
+        <ul class="list-disc pl-5"><li v-for="size in [1, 0.3, 0.15]" :key="size">one of {{ units.sentence(`${size} mm`) }} needs {{ minutesText(hourOf(size)) }} to the top</li></ul>
         <p>So an hour of rest clears what strokes have freed, and a night what is finer. Where the line runs level nothing climbs.</p>
         <p class="text-sm text-quiet">Rise: Stokes’ law with the Schiller–Naumann drag, walls after Clift, Grace and Weber 1978, slugs after Wallis 1969. Pressure and volume: Boyle. Sizes of bubbles and what strokes free are from memory. The same number of the line gives the same line.</p>
       </div>

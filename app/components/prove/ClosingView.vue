@@ -5,6 +5,7 @@ import type { ClosingStatus, OpenKind } from '../../../core/job'
 /** The closing checks in the order that saves work; what is missing opens the very step. */
 const { store, state, path } = useJob()
 const t = useTerms()
+const handingOver = ref(false)
 const lines = computed(() => closing(state.value))
 const open = computed(() => openBeforeHandover(state.value))
 const without = computed(() => holdingBack(open.value))
@@ -28,7 +29,7 @@ function check(checkId: string, good: boolean) {
 </script>
 
 <template>
-  <SheetWithMargin margin-title="Hand-over">
+  <SheetWithMargin v-model:open="handingOver" margin-title="Hand-over">
     <ProveHead />
     <h1 class="text-2xl">
       <template v-if="state.handedOver">Handed over to {{ state.handedOver.to }}</template>
@@ -36,6 +37,7 @@ function check(checkId: string, good: boolean) {
       <template v-else-if="without.length === 0">Ready to be handed over</template>
       <template v-else><span class="figure">{{ without.length }}</span> {{ without.length === 1 ? 'entry stands' : 'entries stand' }} between this car and its owner</template>
     </h1>
+    <button v-if="!ended && without.length === 0" class="button button-main button-big mt-4 w-full lg:hidden" @click="handingOver = true">Go on to the hand-over</button>
 
     <section class="mt-5">
       <h2 class="border-b border-ink pb-1 text-lg">Closing checks <span class="figure text-quiet">{{ lines.filter(line => line.status === 'done').length }} of {{ lines.length }} done</span><span v-if="lines.some(line => line.status === 'left')" class="figure text-attention">, {{ lines.filter(line => line.status === 'left').length }} left with a reason</span></h2>

@@ -13,7 +13,7 @@ const given = reactive({ speed: '', gear: '1.0', final: '3.9', width: '205', asp
 watch(heardAt, (kmh) => { if (kmh !== undefined) given.speed = String(Math.round(mi.value ? kmh / 1.609344 : kmh)) }, { immediate: true })
 const hasShaft = ref<'yes' | 'no'>(state.value.procedure!.items.some(item => item.part === 'propshaft') ? 'yes' : 'no')
 const fields = computed(() => [
-  { id: 'speed', name: `At, ${units.preference.value.distance}/h` }, { id: 'gear', name: 'Ratio of the gear' }, { id: 'final', name: 'Final ratio' }, { id: 'width', name: 'Tire width, mm' },
+  { id: 'speed', name: `At, ${units.preference.value.distance}/h` }, { id: 'gear', name: 'Ratio of the gear' }, { id: 'final', name: 'Final ratio' }, { id: 'width', name: t('{Tire} width, mm, as on its wall') },
   { id: 'aspect', name: 'Its height, in 100' }, { id: 'rim', name: 'Rim, in' }, { id: 'cylinders', name: 'Cylinders' }, { id: 'heard', name: 'Heard, Hz' },
 ] as const)
 const value = (id: keyof typeof given) => numbers.plain(given[id])
@@ -48,6 +48,6 @@ const orderWords = (order: number) => ({ 1: 'first', 2: 'second', 4: 'fourth' })
         <span class="figure w-16 shrink-0 text-right">{{ order.hz.toFixed(order.hz < 20 ? 1 : 0) }} Hz</span><span>{{ partWords[order.part] }}, {{ orderWords(order.order) }}: {{ t(order.from) }}<span v-if="order.off !== null && order.off > 0.12" class="text-quiet"> (off by {{ Math.round(order.off * 100) }} in 100)</span></span>
       </li>
     </ol>
-    <p class="text-sm text-quiet">Orders from the turns of each part; tires roll on about 0.97 of their circumference, from memory.</p>
+    <p class="text-sm text-quiet">Orders from the turns of each part; {{ t('{tire:many}') }} roll on about 0.97 of their circumference, from memory.</p>
   </section>
 </template>
