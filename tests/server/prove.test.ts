@@ -146,7 +146,7 @@ describe('papers', () => {
     expect(text).toContain('Gentle stop-and-go use for 400 mi from 1,010 km')
     const costs = jobCosts(state, { labourPerHour: 60, taxPercent: 20, partsMarginPercent: 10, callOut: 35 }, observedMinutes(await log(jobId), state))
     const invoice = read(Buffer.from(await (await fetch(`${app.base}/api/jobs/${jobId}/papers/invoice?as=pdf`)).arrayBuffer())).text
-    expect(invoice).toContain(`$${costs.total.toFixed(2)}`)
+    expect(invoice).toContain(new Intl.NumberFormat('en-US', { style: 'currency', currency: 'USD' }).format(costs.total))
     expect(costs.total).toBeCloseTo((costs.estimatedMinutes + costs.partsTotal + 35) * 1.2, 6)
     expect((await call('GET', `/api/jobs/${jobId}/papers/poem`)).status).toBe(404)
     expect((await call('GET', `/api/jobs/${jobId}/papers/invoice?as=pdf&paper=napkin`)).status).toBe(400)
