@@ -11,7 +11,7 @@ const marginOpen = ref(false)
 const method = ref<BleedMethod>('pump-rest')
 const seed = ref(1)
 const round = ref(0)
-const given = reactive({ bore: 4.5, length: 1400, slope: 25, air: 3, master: 19 })
+const usual = { bore: 4.5, length: 1400, slope: 25, air: 3, master: 19 }
 const fields = [
   { id: 'bore', name: 'Bore of the line', unit: 'mm', low: 2, high: 12, step: 0.5 }, { id: 'length', name: 'Its length', unit: 'mm', low: 300, high: 4000, step: 50 },
   { id: 'slope', name: 'It rises by', unit: 'degrees', low: 0, high: 80, step: 1 }, { id: 'air', name: 'Air in it', unit: 'ml', low: 0.2, high: 20, step: 0.2 },
@@ -22,19 +22,22 @@ const units = useUnits()
 const inches = (field: Field) => field.unit === 'mm' && units.unitOf('mm') === 'in'
 /** As this garage reads a length: a thousandth of an inch is close enough to a line's bore. */
 const shownAs = (field: Field, value: number) => inches(field) ? Math.round(value / 25.4 * 1000) / 1000 : value
-const take = (field: Field, typed: number) => { given[field.id] = inches(field) ? typed * 25.4 : typed }
-const problemOf = (field: Field) => given[field.id] >= field.low - 0.02 && given[field.id] <= field.high + 0.02 ? '' : `Between ${shownAs(field, field.low)} and ${shownAs(field, field.high)}.`
+const typed = reactive(Object.fromEntries(fields.map(field => [field.id, shownAs(field, usual[field.id])])) as typeof usual)
+const given = computed(() => Object.fromEntries(fields.map(field => [field.id, inches(field) ? typed[field.id] * 25.4 : typed[field.id]])) as typeof usual)
+/** A bound that is typed in thousandths of an inch lies within them. */
+const slack = (field: Field) => inches(field) ? 0.02 : 0
+const problemOf = (field: Field) => given.value[field.id] >= field.low - slack(field) && given.value[field.id] <= field.high + slack(field) ? '' : `Between ${shownAs(field, field.low)} and ${shownAs(field, field.high)}.`
 const line = computed((): BleedLine | null => fields.some(problemOf) ? null : {
-  boreMm: given.bore, pieces: [{ lengthMm: given.length * 0.35, slopeDeg: given.slope * 0.8 }, { lengthMm: given.length * 0.3, slopeDeg: given.slope * 0.4 }, { lengthMm: given.length * 0.35, slopeDeg: Math.min(85, given.slope * 1.8) }],
-  masterBoreMm: given.master, strokeMm: 22, pedalRatio: 6, airMl: given.air, heldShare: 0.35, reservoirMl: 250, lowMl: 120, pressureBar: 20, lostMostMm: 10,
+  boreMm: given.value.bore, pieces: [{ lengthMm: given.value.length * 0.35, slopeDeg: given.value.slope * 0.8 }, { lengthMm: given.value.length * 0.3, slopeDeg: given.value.slope * 0.4 }, { lengthMm: given.value.length * 0.35, slopeDeg: Math.min(85, given.value.slope * 1.8) }],
+  masterBoreMm: given.value.master, strokeMm: 22, pedalRatio: 6, airMl: given.value.air, heldShare: 0.35, reservoirMl: 250, lowMl: 120, pressureBar: 20, lostMostMm: 10,
 })
 const { report, ways, problem } = useBleedSimulation(line, method, seed)
 watch(report, () => { round.value = Math.min(round.value, (report.value?.rounds.length ?? 1) - 1) })
 const shown = computed(() => report.value?.rounds[round.value] ?? null)
 const [W, H, LEFT] = [640, 220, 44]
-const points = computed(() => [{ atMinutes: 0, airMl: given.air }, ...report.value?.rounds ?? []])
+const points = computed(() => [{ atMinutes: 0, airMl: given.value.air }, ...report.value?.rounds ?? []])
 const x = computed(() => scaleLinear([0, Math.max(1, points.value.at(-1)!.atMinutes)], [LEFT, W - 12]))
-const y = computed(() => scaleLinear([0, given.air], [H - 28, 14]))
+const y = computed(() => scaleLinear([0, given.value.air], [H - 28, 14]))
 const curve = computed(() => linePath<{ atMinutes: number, airMl: number }>(point => x.value(point.atMinutes), point => y.value(point.airMl))(points.value) ?? '')
 /** The line as it is drawn: piece by piece up to the reservoir. */
 const drawn = computed(() => {
@@ -53,7 +56,7 @@ function placeOf(atMm: number) {
   const share = (atMm - a.atMm) / Math.max(1e-6, b.atMm - a.atMm)
   return { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share }
 }
-const hourOf = (diameterMm: number) => given.length / Math.max(1e-9, bubbleRise({ diameterMm, boreMm: given.bore, slopeDeg: Math.max(1, given.slope) })) / 60
+const hourOf = (diameterMm: number) => given.value.length / Math.max(1e-9, bubbleRise({ diameterMm, boreMm: given.value.bore, slopeDeg: Math.max(1, given.value.slope) })) / 60
 useKeys({ Backspace: store.undo })
 </script>
 
@@ -94,7 +97,7 @@ useKeys({ Backspace: store.undo })
     </section>
     <div class="mt-4 grid max-w-3xl gap-3 border-t border-rule pt-4 sm:grid-cols-3">
       <div v-for="field in fields" :key="field.id"><label class="label" :for="`learn-${field.id}`">{{ field.name }}, {{ inches(field) ? 'in' : field.unit }}</label>
-        <input :id="`learn-${field.id}`" :value="shownAs(field, given[field.id])" type="number" class="figure mt-1" :min="shownAs(field, field.low)" :max="shownAs(field, field.high)" :step="inches(field) ? 'any' : field.step" @change="take(field, ($event.target as HTMLInputElement).valueAsNumber)">
+        <input :id="`learn-${field.id}`" v-model.number="typed[field.id]" type="number" class="figure mt-1" :min="shownAs(field, field.low)" :max="shownAs(field, field.high)" :step="inches(field) ? 'any' : field.step">
         <p v-if="problemOf(field)" class="text-danger">{{ problemOf(field) }}</p>
       </div>
     </div>
