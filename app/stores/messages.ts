@@ -12,7 +12,8 @@ export const useMessages = defineStore('messages', () => {
 
   function say(text: string, kind: Message['kind'] = 'said') {
     const id = ++last.value
-    messages.value = [...messages.value.slice(-1), { id, text, kind }]
+    // Said twice it stands there once, and longer.
+    messages.value = [...messages.value.filter(message => message.text !== text).slice(-1), { id, text, kind }]
     setTimeout(() => dismiss(id), SHOWN_MS)
   }
   function dismiss(id: number) {

@@ -3,7 +3,7 @@ import { pumpVerdict } from '../../../core/job'
 import type { PumpResult } from '../../../core/job'
 import { symptomLabels } from '../../lib/symptoms'
 
-const props = defineProps<{ symptoms: string[], text: string, result: PumpResult, strokes: string }>()
+const props = defineProps<{ symptoms: string[], text: string, result: PumpResult, strokes: string, problem?: string, pumpProblem?: string }>()
 const emit = defineEmits<{ toggle: [id: string], text: [text: string], result: [result: PumpResult], strokes: [strokes: string] }>()
 const numbers = useNumbers()
 const verdict = computed(() => pumpVerdict(props.result, props.strokes.trim() === '' ? null : numbers.plain(props.strokes)))
@@ -22,7 +22,8 @@ const verdict = computed(() => pumpVerdict(props.result, props.strokes.trim() ==
     </div>
     <div class="mt-4 max-w-2xl">
       <label class="label" for="complaint-text">In the customer’s words</label>
-      <textarea id="complaint-text" class="mt-1" maxlength="2000" :value="text" @input="emit('text', ($event.target as HTMLTextAreaElement).value)" />
+      <textarea id="complaint-text" class="mt-1" maxlength="2000" :value="text" @input="emit('text', ($event.target as HTMLTextAreaElement).value)" aria-describedby="complaint-problem" />
+      <p id="complaint-problem" class="text-danger" role="alert">{{ problem }}</p>
     </div>
     <div class="mt-4 grid items-end gap-4 sm:grid-cols-[1fr_9rem]">
       <ChoiceRow
@@ -32,7 +33,8 @@ const verdict = computed(() => pumpVerdict(props.result, props.strokes.trim() ==
       />
       <div v-if="result !== 'not-done'">
         <label class="label" for="strokes">Strokes</label>
-        <input id="strokes" class="figure mt-1" inputmode="numeric" autocomplete="off" :value="strokes" @input="emit('strokes', ($event.target as HTMLInputElement).value)">
+        <input id="strokes" class="figure mt-1" inputmode="numeric" autocomplete="off" :value="strokes" @input="emit('strokes', ($event.target as HTMLInputElement).value)" aria-describedby="strokes-problem">
+        <p id="strokes-problem" class="text-danger" role="alert">{{ pumpProblem }}</p>
       </div>
     </div>
     <p class="mt-3 border-l-4 pl-4 text-lg" :class="result === 'rises' ? 'border-attention' : 'border-rule'" aria-live="polite">{{ verdict.text }}</p>

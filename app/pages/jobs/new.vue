@@ -19,7 +19,7 @@ const packLines = ref<PackLine[]>([])
 const pack = shallowRef<Pack | null>(null)
 const chosenPackId = ref('')
 const failed = ref(false)
-const serverIssues = ref<string[]>([])
+const issues = ref<{ field: string, reason: string }[]>([])
 const jobId = newId()
 
 const form = useForm({
@@ -27,19 +27,16 @@ const form = useForm({
     vehicleId: '', causeTable: 'pedal', comebackOf: '', outcomes: {} as Record<string, string>, symptoms: [] as string[], text: '', pumpResult: 'not-done' as NewJob['pumpTest']['result'], strokes: '', odometer: '', options: {} as Record<string, string>,
   },
   onSubmit: async ({ value }) => {
-    serverIssues.value = odometerDoubt.value ? ['Odometer: say first which of the two it is.'] : []
-    if (odometerDoubt.value) return
+    issues.value = []
+    if (odometerDoubt.value) return refuse([{ field: 'odometerKm', reason: 'Say first which of the two it is.' }])
     const request = newJob.safeParse(requestOf(value))
-    if (!request.success) {
-      serverIssues.value = request.error.issues.map(issue => named(issue.path.join('.'), issue.message))
-      return
-    }
+    if (!request.success) return refuse(request.error.issues.map(issue => ({ field: String(issue.path[0]), reason: issue.message })))
     try {
       await $fetch('/api/jobs', { method: 'POST', body: request.data })
       await navigateTo(`/jobs/${jobId}/plan`)
     }
     catch (error) {
-      serverIssues.value = issuesOf(error).map(issue => named(issue.path, units.sentence(issue.reason)))
+      refuse(issuesOf(error).map(issue => ({ field: issue.path.split('.')[0]!, reason: units.sentence(issue.reason) })))
     }
   },
 })
@@ -52,7 +49,16 @@ const odometerDoubt = ref(false)
 const odometerKm = (text: string): number | null => text.trim() === '' ? null : odometer.value === null ? -1 : convert(odometer.value, units.preference.value.distance, 'km')
 
 const fieldNames: Record<string, string> = { vehicleId: 'Car', odometerKm: 'Odometer', complaint: 'What it does', pumpTest: 'Pumped pedal', findings: 'Tests before dismantling', options: 'How it will be done' }
-const named = (path: string, reason: string) => [fieldNames[path.split('.')[0]!], reason].filter(Boolean).join(': ')
+const places: Record<string, string> = { odometerKm: 'odometer', complaint: 'complaint-text', pumpTest: 'strokes' }
+const reasonAt = (field: string) => issues.value.find(issue => issue.field === field)?.reason ?? ''
+/** Says what is wrong where it is wrong, and goes there. */
+async function refuse(found: { field: string, reason: string }[]) {
+  issues.value = found
+  await nextTick()
+  const place = document.getElementById(places[found[0]?.field ?? ''] ?? '')
+  place?.scrollIntoView({ block: 'center' })
+  place?.focus({ preventScroll: true })
+}
 
 function requestOf(value: typeof form.state.values) {
   return {
@@ -123,11 +129,11 @@ function added(vehicle: VehicleAnswer) {
           <VehiclePicker class="mt-3" :vehicles="vehicles" :model-value="values.vehicleId" @update:model-value="id => form.setFieldValue('vehicleId', id)" @added="added" />
           <EarlierJobs v-if="values.vehicleId" :key="values.vehicleId" class="mt-4" :vehicle-id="values.vehicleId" :model-value="values.comebackOf" @update:model-value="id => form.setFieldValue('comebackOf', id)" />
           <div class="mt-4 max-w-xs">
-            <NumberTyped id="odometer" :label="`Odometer, ${units.preference.value.distance}`" :unit="units.preference.value.distance" :model-value="values.odometer" @update:model-value="text => form.setFieldValue('odometer', text)" @read="value => { odometer = value }" @doubt="unsure => { odometerDoubt = unsure }" />
+            <NumberTyped id="odometer" :label="`Odometer, ${units.preference.value.distance}`" :unit="units.preference.value.distance" :problem="reasonAt('odometerKm')" :model-value="values.odometer" @update:model-value="text => form.setFieldValue('odometer', text)" @read="value => { odometer = value }" @doubt="unsure => { odometerDoubt = unsure }" />
           </div>
         </section>
         <ComplaintFields
-          :symptoms="values.symptoms" :text="values.text" :result="values.pumpResult" :strokes="values.strokes" @toggle="toggleSymptom"
+          :symptoms="values.symptoms" :text="values.text" :result="values.pumpResult" :strokes="values.strokes" :problem="reasonAt('complaint')" :pump-problem="reasonAt('pumpTest')" @toggle="toggleSymptom"
           @text="text => form.setFieldValue('text', text)" @result="result => form.setFieldValue('pumpResult', result)" @strokes="strokes => form.setFieldValue('strokes', strokes)"
         />
         <CausesPanel
@@ -148,7 +154,7 @@ function added(vehicle: VehicleAnswer) {
           </template>
         </section>
         <div>
-          <ul v-if="serverIssues.length" class="mb-3 border-l-4 border-danger pl-4 text-lg" role="alert"><li v-for="issue in serverIssues" :key="issue">{{ issue }}</li></ul>
+          <ul v-if="issues.length" class="mb-3 border-l-4 border-danger pl-4 text-lg" role="alert"><li v-for="issue in issues" :key="issue.reason"><template v-if="fieldNames[issue.field]">{{ fieldNames[issue.field] }}: </template>{{ issue.reason }}</li></ul>
           <p v-if="!values.vehicleId" class="mb-2 text-quiet">Choose the car first.</p>
           <button class="button button-main button-big w-full sm:w-auto" :disabled="submitting || !pack || !values.vehicleId">{{ submitting ? 'Planning' : 'Make the plan' }}</button>
         </div>
