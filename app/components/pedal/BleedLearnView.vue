@@ -96,7 +96,8 @@ useKeys({ Backspace: store.undo })
       <ul class="ruled"><li v-for="way in ways" :key="way.method" class="flex flex-wrap justify-between gap-x-4 py-1.5" :class="way.method === method ? 'font-semibold' : ''"><span>{{ bleedWords[way.method] }}</span><span v-if="way.roundsNeeded"><span class="figure">{{ way.roundsNeeded }}</span> {{ way.roundsNeeded === 1 ? 'round' : 'rounds' }}, {{ minutesText(way.minutesNeeded!) }}, <span class="figure">{{ Math.round(Math.abs(way.usedMl)) }} ml</span></span><span v-else class="text-attention">not firm, {{ way.airMl.toFixed(1) }} ml stay</span></li></ul>
     </section>
     <div class="mt-4 grid max-w-3xl gap-3 border-t border-rule pt-4 sm:grid-cols-3">
-      <div v-for="field in fields" :key="field.id"><label class="label" :for="`learn-${field.id}`">{{ field.name }}, {{ inches(field) ? 'in' : field.unit }}</label>
+      <div v-for="field in fields" :key="field.id">
+        <label class="label" :for="`learn-${field.id}`">{{ field.name }}, {{ inches(field) ? 'in' : field.unit }}</label>
         <input :id="`learn-${field.id}`" v-model.number="typed[field.id]" type="number" class="figure mt-1" :min="shownAs(field, field.low)" :max="shownAs(field, field.high)" :step="inches(field) ? 'any' : field.step">
         <p v-if="problemOf(field)" class="text-danger">{{ problemOf(field) }}</p>
       </div>
