@@ -1,5 +1,12 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { buildWorker } from './server/apart/build'
+
+/** Everything comes from the application itself; gauges and wrenches are spoken to over sockets of this machine. */
+const contentPolicy = [
+  'default-src \'self\'', 'script-src \'self\' \'unsafe-inline\'', 'style-src \'self\' \'unsafe-inline\'', 'img-src \'self\' data: blob:', 'font-src \'self\' data:',
+  'connect-src \'self\' ws: wss:', 'worker-src \'self\' blob:', 'object-src \'none\'', 'base-uri \'none\'', 'form-action \'self\'', 'frame-ancestors \'none\'',
+].join('; ')
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-05-01',
@@ -20,7 +27,16 @@ export default defineNuxtConfig({
     build: { rollupOptions: { output: { experimentalMinChunkSize: 2_000 }, treeshake: { moduleSideEffects: (id, external) => external || /node_modules/.test(id) || !/\/(core|contracts)\//.test(id) } } },
   },
   nitro: {
+    hooks: { compiled: nitro => buildWorker(nitro.options.output.serverDir) },
     preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true },
+    routeRules: {
+      '/**': { headers: {
+        'content-security-policy': contentPolicy, 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY',
+        'cross-origin-opener-policy': 'same-origin', 'cross-origin-resource-policy': 'same-origin', 'permissions-policy': 'camera=(self), microphone=(self), accelerometer=(self), gyroscope=(self), geolocation=(self), payment=()',
+      } },
+      // What is kept of a job is nobody else's to keep.
+      '/api/**': { headers: { 'cache-control': 'no-store' } },
+    },
     // The papers' type, inside the server's build.
     serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/@fontsource/atkinson-hyperlegible-next/files', import.meta.url)), pattern: '*-latin-{400,700}-normal.woff' }],
   },

@@ -83,7 +83,9 @@ pg_database() {
     || "$PG_BIN/createdb" -h 127.0.0.1 -p "$PG_PORT" -U eldrin "$1"
 }
 
+# pg_url NAME: the database for its owner; app_url NAME: as the application connects, which can neither change nor empty the log.
 pg_url() { printf 'postgres://eldrin@127.0.0.1:%s/%s' "$PG_PORT" "$1"; }
+app_url() { printf 'postgres://eldrin_app@127.0.0.1:%s/%s' "$PG_PORT" "$1"; }
 
 # What the built application depends on: build again only when this changes.
 source_mark() {

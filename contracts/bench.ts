@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { ladderEnds } from '../core/job/ladders'
-import { instant, uuid, words } from './common'
+import { instant, key, uuid, words } from './common'
 
-const id = z.string().min(1).max(120)
+const id = key()
 const reading = z.number().min(-1e6).max(1e6).nullable()
 const entry = z.strictObject({ entered: z.string().trim().max(40), value: reading })
 
@@ -41,7 +41,7 @@ export const benchPayloads = {
   'part-moved': z.strictObject({ orderId: uuid, arrivesAt: instant, because: words(200) }),
   'part-came': z.strictObject({ orderId: uuid }),
   'gap-measured': z.strictObject({ diameterMm: z.number().min(50, 'No bell is that small.').max(1500, 'No bell is that wide. Check the unit.'), readings: z.array(z.strictObject({ angleDeg: z.number().min(-360).max(360), gapMm: z.number().min(0, 'A gap is zero or more.').max(400, 'Check the unit.') })).min(3, 'Three places at least.').max(12) }),
-  'ladder-opened': z.strictObject({ ladderRunId: uuid, ladderId: id, stepId: id.nullable(), text: words(500), about: words(200).optional(), bolt: z.strictObject({ group: id, boltId: z.string().min(1).max(60) }).optional() }),
+  'ladder-opened': z.strictObject({ ladderRunId: uuid, ladderId: id, stepId: id.nullable(), text: words(500), about: words(200).optional(), bolt: z.strictObject({ group: id, boltId: key(60) }).optional() }),
   'ladder-left': z.strictObject({ ladderRunId: uuid, end: z.enum(ladderEnds), waitsFor: words(200), until: instant.nullable(), minutes: z.number().min(0).max(100_000, 'No car waits that long for a bolt.') }),
   'rung-begun': z.strictObject({ ladderRunId: uuid, rungId: id, ticked: z.array(words(200)).max(20) }),
   'rung-ended': z.strictObject({ ladderRunId: uuid, rungId: id, outcome: z.enum(['worked', 'failed', 'stopped']), note: words(500).nullable() }),

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { instant } from './common'
+import { instant, key } from './common'
 
 /** What a device may post about a bleeding and its reservoir. */
-const stepId = z.string().min(1).max(120)
-const way = z.string().min(1).max(120)
+const stepId = key()
+const way = key()
 const counts = { strokesPerRound: z.number().int().min(1).max(100), restMinutes: z.number().min(1).max(1440) }
 const ml = z.number().positive('Say how much.').max(5000)
 

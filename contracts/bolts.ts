@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { boltConditions, driveSizes, feels, headKinds, passKinds, patterns, renewRules, sourceKinds, threadConditions, threadMaterials, tighteningVerdicts } from '../core/fasteners'
-import { uuid, words } from './common'
+import { key, uuid, words } from './common'
 
-const groupId = z.string().min(1).max(120)
-const boltId = z.string().min(1).max(60)
+const groupId = key()
+const boltId = key(60)
 const torque = z.number().positive('A torque is a number above zero.').max(2000, 'No bolt of a car is set that high. Check the unit.')
 const lengthMm = z.number().positive('A length is a number above zero.').max(1000, 'No part of this job is that long. Check the unit.')
 const place = z.number().min(-600, 'The board ends there.').max(600, 'The board ends there.')
@@ -68,7 +68,7 @@ const reading = z.strictObject({
 const turn = { runId: uuid, passIndex: z.number().int().min(0), bolt: z.number().int().min(0) }
 
 const runStarted = z.strictObject({
-  runId: uuid, stepId: z.string().min(1).max(120).nullable(), group: groupId, boltCount: z.number().int().min(3).max(24), figure: figure.nullable(), passes: z.array(pass).min(1).max(12),
+  runId: uuid, stepId: key().nullable(), group: groupId, boltCount: z.number().int().min(3).max(24), figure: figure.nullable(), passes: z.array(pass).min(1).max(12),
   positions: z.array(z.strictObject({ x: place, y: place })).max(24).optional(),
   boltIds: z.array(boltId).max(24).optional(),
   loosens: z.boolean().optional(),

@@ -1,9 +1,12 @@
 import { z } from 'zod'
 import { numberFormats } from '../core/units'
-import { instant, odometer, uuid, words } from './common'
+import { device, instant, key, odometer, uuid, words } from './common'
 import { circumstances, utcOffset, workingHours } from './events'
 
 const thisYear = new Date().getFullYear()
+
+/** Option → choice. */
+export const chosen = z.record(key(), key()).refine(options => Object.keys(options).length <= 100, 'No layout asks so much.')
 
 /** `POST /api/vehicles` */
 export const newVehicle = z.strictObject({
@@ -25,8 +28,8 @@ export const symptoms = ['slips', 'judders', 'rattles', 'squeals', 'will-not-sel
 export const newJob = z.strictObject({
   id: uuid,
   vehicleId: uuid,
-  packId: z.string().min(1).max(80),
-  options: z.record(z.string(), z.string()),
+  packId: key(80),
+  options: chosen,
   complaint: z.strictObject({ symptoms: z.array(z.enum(symptoms)).max(symptoms.length), text: z.string().trim().max(2000) })
     .refine(complaint => complaint.symptoms.length > 0 || complaint.text.length > 0, { path: ['symptoms'], error: 'Say what the car does, by a symptom or in words.' }),
   pumpTest: z.strictObject({
@@ -34,12 +37,12 @@ export const newJob = z.strictObject({
     strokes: z.number().int().min(1).max(60).nullable(),
   }).refine(test => test.result === 'not-done' || test.strokes !== null, { path: ['strokes'], error: 'How many strokes?' }),
   /** What was tried before anything is dismantled: a table of causes, and test → outcome. */
-  findings: z.strictObject({ tableId: z.string().min(1).max(80), outcomes: z.record(z.string().min(1).max(80), z.string().min(1).max(80)) }).optional(),
+  findings: z.strictObject({ tableId: key(80), outcomes: z.record(key(80), key(80)) }).optional(),
   /** The earlier job of this car that it comes back for. */
   comebackOf: uuid.optional(),
   odometerKm: odometer.nullable(),
   personId: uuid,
-  deviceId: z.string().min(1).max(80),
+  deviceId: device,
   at: instant,
   utcOffsetMinutes: utcOffset.default(0),
 })
@@ -57,8 +60,8 @@ export const garageSettings = z.strictObject({
   torqueUnit: z.enum(['N·m', 'lbf·ft']),
   lengthUnit: z.enum(['mm', 'in']),
   distanceUnit: z.enum(['km', 'mi']),
-  schools: z.record(z.string().min(1).max(80), z.string().min(1).max(80)),
-  toolsMissing: z.array(z.string().min(1).max(80)).max(300),
+  schools: z.record(key(80), key(80)),
+  toolsMissing: z.array(key(80)).max(300),
   hours: workingHours.nullable(),
   labourPerHour: z.number().min(0, 'An hour costs nothing or more.').max(10_000, 'No hour costs that much.'),
   currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, like USD.'),
@@ -79,19 +82,19 @@ export type PersonBody = z.infer<typeof personBody>
 export const switchOptions = z.strictObject({
   /** Id of the event that this becomes, given by the device. */
   id: uuid,
-  options: z.record(z.string(), z.string()),
+  options: chosen,
   circumstances,
   /** Operations not yet done, in the order the device found; worked out by the server where it is left out. */
-  order: z.array(z.string().min(1).max(120)).max(400).optional(),
+  order: z.array(key()).max(400).optional(),
   personId: uuid,
-  deviceId: z.string().min(1).max(80),
+  deviceId: device,
   at: instant,
   utcOffsetMinutes: utcOffset,
 })
 export type SwitchOptions = z.infer<typeof switchOptions>
 
 /** `POST /api/packs`, `PUT /api/packs/:id` */
-export const packText = z.strictObject({ yaml: z.string().min(1, 'The file is empty.').max(800_000, 'A pack is not that large.'), personId: uuid })
+export const packText = z.strictObject({ yaml: z.string().min(1, 'The file is empty.').max(1_900_000, 'A pack is not that large.'), personId: uuid })
 export const packChange = packText.extend({ revision: z.number().int().min(1) })
 
 /** `POST /api/packs/:id/copies` */

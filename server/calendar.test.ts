@@ -10,7 +10,15 @@ it('reads back as the same entries, whatever stands in their titles (property)',
   fc.assert(fc.property(fc.uniqueArray(entry, { selector: each => each.uid, minLength: 1, maxLength: 6 }), (list) => {
     const start = Date.parse('2026-03-02T08:00:00Z')
     const entries = list.map(({ uid, title, about, from, length }) => ({ uid, title, about, from: new Date(start + from * 60_000).toISOString(), to: new Date(start + (from + length) * 60_000).toISOString() }))
-    const events = new ICAL.Component(ICAL.parse(calendarText('Job 7', entries, {}, 'us'))).getAllSubcomponents('vevent').map(part => new ICAL.Event(part))
+    const events = new ICAL.Component(ICAL.parse(calendarText('Job 7', { lastSeq: 12, lastAt: '2026-03-01T07:00:00.000Z' }, entries, {}, 'us'))).getAllSubcomponents('vevent').map(part => new ICAL.Event(part))
     expect(events.map(event => ({ uid: event.uid, title: event.summary, about: event.description, from: event.startDate.toJSDate().toISOString(), to: event.endDate.toJSDate().toISOString() }))).toEqual(entries)
   }), { numRuns: 60 })
+})
+
+it('rises with the job, and says when that last changed', () => {
+  const entries = [{ uid: 'promise', title: 'Promised', about: '', from: '2026-03-04T08:00:00.000Z', to: '2026-03-04T08:15:00.000Z' }]
+  const read = (lastSeq: number, lastAt: string) => new ICAL.Component(ICAL.parse(calendarText('Job 7', { lastSeq, lastAt }, entries, {}, 'us'))).getFirstSubcomponent('vevent')!
+  const [before, after] = [read(12, '2026-03-01T07:00:00.000Z'), read(15, '2026-03-02T09:30:00.000Z')]
+  expect(Number(after.getFirstPropertyValue('sequence'))).toBeGreaterThan(Number(before.getFirstPropertyValue('sequence')))
+  expect(String(after.getFirstPropertyValue('dtstamp'))).toBe('2026-03-02T09:30:00Z')
 })

@@ -1,13 +1,13 @@
 import type { PackLine, PackText } from '../contracts/answers'
-import { readPack } from '../contracts/read-pack'
-import { writePack } from '../contracts/write-pack'
 import type { JobState } from '../core/job'
 import { checkPack } from '../core/packs'
 import type { Pack } from '../core/packs'
 import { packFromJob } from '../core/packs/pack-from-job'
+import { apart } from './apart'
 import type { GarageStore } from './db/for-garage'
 import type { PackRow } from './db/queries/packs'
 import type { PackShelf } from './load-packs'
+import { readPackText } from './read-stored-pack'
 import { Refused } from './refused'
 
 /** How many of the faults of a refused file are told. */
@@ -19,8 +19,8 @@ const operationCount = (pack: Pack) => pack.modules.reduce((sum, module) => sum 
  * Reads the text of a pack that somebody sends.
  * @throws Refused with path, line and reason of what is wrong
  */
-export function acceptPack(yaml: string, shelf: PackShelf): Pack {
-  const { pack, problems } = readPack(yaml, shelf.terms)
+export async function acceptPack(yaml: string, shelf: PackShelf): Promise<Pack> {
+  const { pack, problems } = await readPackText(yaml, shelf)
   if (!pack) throw new Refused(422, problems.slice(0, TOLD).map(({ path, reason, line }) => ({ path, reason: `line ${line}: ${reason}` })))
   return pack
 }
@@ -30,7 +30,7 @@ export async function findPack(store: GarageStore, shelf: PackShelf, id: string)
   const shipped = shelf.packs.get(id)
   if (shipped) return shipped
   const row = await store.packs.find(id)
-  return row && acceptPack(row.yaml, shelf)
+  return row && await acceptPack(row.yaml, shelf)
 }
 
 /** Every layout the garage can choose, its own last. */
@@ -40,27 +40,35 @@ export async function listPacks(store: GarageStore, shelf: PackShelf): Promise<P
     id, title, about, operationCount: count, fault: null,
     own: row && { revision: row.revision, changedAt: row.changedAt.toISOString(), changedBy: people.get(row.changedBy) ?? '' },
   })
-  const own = (await store.packs.list()).map((row) => {
-    const { pack, problems } = readPack(row.yaml, shelf.terms)
+  const own = await Promise.all((await store.packs.list()).map(async (row) => {
+    const { pack, problems } = await readPackText(row.yaml, shelf)
     if (pack) return line(pack, row, operationCount(pack))
     const [first] = problems
     return { ...line({ id: row.id, title: row.id, about: 'A layout of ours' }, row, 0), fault: `${first!.path}, line ${first!.line}: ${first!.reason}` }
-  })
+  }))
   return [...[...shelf.packs.values()].map(pack => line(pack, null, operationCount(pack))), ...own]
 }
 
 /** The text of a pack, as it is exported and edited. */
 export async function packTextOf(store: GarageStore, shelf: PackShelf, id: string): Promise<PackText> {
   const shipped = shelf.packs.get(id)
-  if (shipped) return { id, yaml: writePack(shipped), revision: 0 }
+  if (shipped) return { id, yaml: await shippedText(shipped), revision: 0 }
   const row = await store.packs.find(id)
   if (!row) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
   return { id, yaml: row.yaml, revision: row.revision }
 }
 
+/** Texts of the layouts that ship, once they were asked for. */
+const shippedTexts = new Map<string, Promise<string>>()
+function shippedText(pack: Pack): Promise<string> {
+  const text = shippedTexts.get(pack.id) ?? apart('write-pack', { pack })
+  shippedTexts.set(pack.id, text)
+  return text
+}
+
 /** Takes a pack in under the id it gives itself. */
 export async function importPack(store: GarageStore, shelf: PackShelf, yaml: string, personId: string): Promise<PackText> {
-  const pack = acceptPack(yaml, shelf)
+  const pack = await acceptPack(yaml, shelf)
   await wantPerson(store, personId)
   if (shelf.packs.has(pack.id)) throw new Refused(409, [{ path: 'yaml.id', reason: `"${pack.id}" is the id of a layout that ships. Give yours another.` }])
   if (!await store.packs.add(pack.id, yaml, personId)) throw new Refused(409, [{ path: 'yaml.id', reason: `The garage has a layout "${pack.id}" already.` }])
@@ -74,8 +82,9 @@ export async function copyPack(store: GarageStore, shelf: PackShelf, id: string,
   await wantPerson(store, personId)
   for (let number = 1; ; number++) {
     const copy = { ...pack, id: `${id}-own${number > 1 ? `-${number}` : ''}`, title: `${pack.title}, ours${number > 1 ? ` ${number}` : ''}`, version: 1 }
-    const yaml = writePack(copy)
-    if (!shelf.packs.has(copy.id) && await store.packs.add(copy.id, yaml, personId)) return { id: copy.id, yaml, revision: 1 }
+    if (shelf.packs.has(copy.id) || await store.packs.find(copy.id)) continue
+    const yaml = await apart('write-pack', { pack: copy })
+    if (await store.packs.add(copy.id, yaml, personId)) return { id: copy.id, yaml, revision: 1 }
   }
 }
 
@@ -92,7 +101,7 @@ export async function keepJobOrder(store: GarageStore, shelf: PackShelf, state: 
     const own = packFromJob(pack, { options: state.procedure.options, order, because: `Our order on job ${state.number}.` }, state.procedure.links, id, title)
     const [fault] = checkPack(own, shelf.terms)
     if (fault) throw new Refused(409, [{ path: fault.path, reason: `This order makes no layout: ${fault.reason}` }])
-    if (!shelf.packs.has(id) && await store.packs.add(id, writePack(own), personId)) return { id, title }
+    if (!shelf.packs.has(id) && await store.packs.add(id, await apart('write-pack', { pack: own }), personId)) return { id, title }
   }
 }
 
@@ -100,7 +109,7 @@ export async function keepJobOrder(store: GarageStore, shelf: PackShelf, state: 
 export async function changePack(store: GarageStore, shelf: PackShelf, id: string, revision: number, yaml: string, personId: string): Promise<PackText> {
   if (shelf.packs.has(id)) throw new Refused(409, [{ path: 'id', reason: 'A layout that ships is not changed. Duplicate it and change the copy.' }])
   if (!await store.packs.find(id)) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
-  const pack = acceptPack(yaml, shelf)
+  const pack = await acceptPack(yaml, shelf)
   await wantPerson(store, personId)
   if (pack.id !== id) throw new Refused(422, [{ path: 'yaml.id', reason: `The id of a layout stays: "${id}".` }])
   if (!await store.packs.change(id, revision, yaml, personId)) throw new Refused(409, [{ path: 'revision', reason: 'Somebody else changed this layout meanwhile. Open it again; what you wrote is still in the editor.' }])

@@ -1,11 +1,28 @@
 import { sql } from 'drizzle-orm'
 import type { ImportedJob } from '../contracts/answers'
 import { importJob, JobFileError } from '../core/formats'
+import { jobFile } from '../contracts/job-file'
+import { unstorable } from '../contracts/storable'
 import type { JobFile } from '../core/formats'
+import { checked } from './checked'
 import type { Database } from './db/client'
 import { forGarage } from './db/for-garage'
 import { record } from './job-log'
 import { Refused } from './refused'
+
+/** Reads the bytes of a job file. @throws Refused with path and reason of what is wrong */
+export function readJobFile(bytes: Uint8Array): JobFile {
+  let value: unknown
+  try {
+    value = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
+  }
+  catch {
+    throw new Refused(400, [{ path: '', reason: 'The file is not JSON.' }])
+  }
+  const unheld = unstorable(value)
+  if (unheld) throw new Refused(422, [unheld])
+  return checked(value, jobFile) as JobFile
+}
 
 /**
  * Takes a job file in, whole or not at all: people and car it needs are added where the garage has them not.
@@ -13,29 +30,37 @@ import { Refused } from './refused'
  * @throws Refused with the path in the file of what cannot stand
  */
 export async function takeJobFile(db: Database, garageId: string, file: JobFile): Promise<ImportedJob> {
-  const { jobId, events, state } = replay(file)
+  return keepJob(db, garageId, file.people, replay(file))
+}
+
+/** Writes a job that was read and replayed; it gets the next number of this garage, and keeps its own beside it. */
+export async function keepJob(db: Database, garageId: string, people: JobFile['people'], { jobId, events: told, state }: ReturnType<typeof replay>): Promise<ImportedJob> {
   return db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${garageId}))`)
     const store = forGarage(tx, garageId)
-    const here = await store.jobs.hold(jobId) ? await store.jobs.events(jobId) : []
+    const held = await store.jobs.hold(jobId)
+    const here = held ? await store.jobs.events(jobId) : []
+    const number = held?.number ?? await store.jobs.nextNumber()
+    const events = told.map(event => event.type === 'job-opened' ? { ...event, payload: { ...event.payload, number, ...(event.payload.number === number ? {} : { numberThere: event.payload.number }) } } : event)
     const apart = here.findIndex((event, index) => index < events.length && event.id !== events[index]!.id)
     if (apart >= 0) throw new Refused(409, [{ path: `events[${apart}].id`, reason: 'This job is here already, and goes another way from this event on. Nothing was taken in.' }])
     const added = events.slice(here.length)
-    if (added.length === 0) return { jobId, number: state.number, added: 0 }
+    if (added.length === 0) return { jobId, number, added: 0 }
     const strangers = (await store.jobs.known(added.map(event => event.id)))
     if (strangers.length > 0) throw new Refused(409, [{ path: `events[${events.findIndex(event => event.id === strangers[0]!.id)}].id`, reason: 'This id belongs to an event of another job here.' }])
-    await store.garage.addPeople(file.people)
+    const signed = new Set(added.map(event => event.personId))
+    await store.garage.addPeople(people.filter(person => signed.has(person.id)))
     if (here.length === 0) {
       await store.vehicles.add(state.vehicle!)
-      const number = await store.jobs.isFree(state.number) ? state.number : await store.jobs.nextNumber()
       await store.jobs.open(jobId, state.vehicle!.id, number)
     }
     await record(tx, garageId, events, added)
-    return { jobId, number: state.number, added: added.length }
+    return { jobId, number, added: added.length }
   })
 }
 
-function replay(file: JobFile) {
+/** @throws Refused with the path in the file of the event that may not stand */
+export function replay(file: JobFile) {
   try {
     return importJob(file)
   }

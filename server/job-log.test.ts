@@ -115,11 +115,13 @@ describe('appendEvents', () => {
   it('tells whoever listens, once it is written', async () => {
     const id = await open()
     const heard: string[] = []
-    const { unlisten } = await database.sql.listen('job_event', text => heard.push(text))
+    const listener = await database.pool.connect()
+    listener.on('notification', ({ payload }) => heard.push(payload!))
+    await listener.query('listen job_event')
     await post(id, note('heard'))
     await expect.poll(() => heard.length).toBeGreaterThan(0)
     expect(JSON.parse(heard.at(-1)!)).toEqual({ garageId, jobId: id, seq: (await events(id)).length })
-    await unlisten()
+    listener.release(true)
   })
 })
 

@@ -1,21 +1,21 @@
 import { sql } from 'drizzle-orm'
 import type { PostedEvents } from '../contracts/events'
 import type { NewJob, SwitchOptions } from '../contracts/jobs'
-import { symptomWords } from '../contracts/words'
 import { rankCauses } from '../core/decisions'
 import { FieldError } from '../core/fasteners/field-error'
-import { admit, applyEvent, jobWords, noCircumstances, observedMinutes, pastOf, planSetting, reduceJob, summarise } from '../core/job'
+import { admit, applyEvent, noCircumstances, pastOf, planSetting, reduceJob, setRight } from '../core/job'
 import type { Circumstances, EventPayloads, EventType, JobEvent, JobState, PlanClock, Vehicle } from '../core/job'
 import type { Pack } from '../core/packs'
 import { expandPack, PackError } from '../core/packs'
-import { OrderError, planJob } from '../core/sequence'
-import type { PlanRequest } from '../core/sequence'
+import { apart } from './apart'
 import type { Database, Executor } from './db/client'
 import { forGarage } from './db/for-garage'
 import type { GarageStore } from './db/for-garage'
+import { isTaken } from './db/db-errors'
 import { findPack } from './garage-packs'
 import { learnedPack } from './learn'
 import type { PackShelf } from './load-packs'
+import { project } from './projections'
 import { Refused } from './refused'
 
 /** What a device sends: an event without the number that only the server can give. */
@@ -24,10 +24,13 @@ export type IncomingEvent = Omit<JobEvent, 'jobId' | 'seq'>
 /**
  * Adds events to a job's log, all of them or none, in the order given.
  * An event that is in the log already is answered with its number and changes nothing.
+ * @param sentAt the device's clock as it sent them; left out where the times are the server's own
  * @throws Refused with the path of the event at fault; nothing is written then
  */
-export async function appendEvents(db: Database, garageId: string, jobId: string, incoming: IncomingEvent[]): Promise<PostedEvents> {
-  return db.transaction(async (tx) => {
+export async function appendEvents(db: Database, garageId: string, jobId: string, incoming: IncomingEvent[], sentAt?: string): Promise<PostedEvents> {
+  const now = Date.now()
+  const skewMs = sentAt === undefined ? 0 : now - Date.parse(sentAt)
+  return takenOnce(() => db.transaction(async (tx) => {
     const store = forGarage(tx, garageId)
     const held = await store.jobs.hold(jobId)
     if (!held) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
@@ -42,21 +45,36 @@ export async function appendEvents(db: Database, garageId: string, jobId: string
       if (row && row.jobId !== jobId) throw new Refused(409, [{ path: `events[${index}].id`, reason: 'This id belongs to an event of another job.' }])
       const seq = row?.seq ?? log.find(entry => entry.id === event.id)?.seq
       if (seq !== undefined && seq !== null) {
-        accepted.push({ id: event.id, seq })
+        accepted.push(answerFor(log.find(entry => entry.id === event.id)!))
         continue
       }
       if (!people.has(event.personId)) throw new Refused(422, [{ path: `events[${index}].personId`, reason: 'Nobody of this garage has that id.' }])
-      const next = { ...event, jobId, seq: (log.at(-1)?.seq ?? 0) + 1 } as JobEvent
+      const next = { ...setRight(event, skewMs, now), jobId, seq: (log.at(-1)?.seq ?? 0) + 1 } as JobEvent
       const refusal = admit(state, next, log)
       if (refusal) throw new Refused(409, [{ path: `events[${index}].${refusal.path}`, reason: refusal.reason }])
       log.push(next)
-      accepted.push({ id: next.id, seq: next.seq! })
+      accepted.push(answerFor(next))
       if (next.type === 'undone') state = reduceJob(log)
       else applyEvent(state, next)
     }
-    await record(tx, garageId, log, log.slice(before))
+    state.lastSeq = log.at(-1)?.seq ?? 0
+    state.lastAt = log.at(-1)?.deviceTime ?? null
+    await record(tx, garageId, log, log.slice(before), state)
     return { accepted }
-  })
+  }))
+}
+
+const answerFor = ({ id, seq, deviceTime, saidAt }: JobEvent): PostedEvents['accepted'][number] => ({ id, seq: seq!, ...(saidAt ? { deviceTime, saidAt } : {}) })
+
+/** Does it again once where somebody else took the same id at the same moment: now it is seen, and answered for. */
+async function takenOnce<T>(act: () => Promise<T>): Promise<T> {
+  try {
+    return await act()
+  }
+  catch (error) {
+    if (!isTaken(error)) throw error
+    return act()
+  }
 }
 
 /**
@@ -66,6 +84,8 @@ export async function appendEvents(db: Database, garageId: string, jobId: string
  */
 export async function openJob(db: Database, garageId: string, shelf: PackShelf, request: NewJob): Promise<{ id: string, number: number }> {
   const garage = forGarage(db, garageId)
+  const opened = await garage.jobs.find(request.id)
+  if (opened) return { id: opened.id, number: opened.number }
   const written = await findPack(garage, shelf, request.packId)
   if (!written) throw new Refused(422, [{ path: 'packId', reason: `There is no layout "${request.packId}".` }])
   const pack = await learnedPack(garage, written)
@@ -74,7 +94,7 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
   const procedure = expandOrRefuse(pack, { ...schoolsOf(pack, schools), ...request.options })
   const circumstances: Circumstances = { ...noCircumstances, hours: hours ?? null }
   const clock: PlanClock = { at: request.at, minutes: 0, utcOffsetMinutes: request.utcOffsetMinutes }
-  const plan = planJob(procedure, planSetting(circumstances, procedure.hands, clock))
+  const plan = await apart('plan', { procedure, setting: planSetting(circumstances, procedure.hands, clock) })
   return db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${garageId}))`)
     const store = forGarage(tx, garageId)
@@ -122,31 +142,50 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
  * @throws Refused when something done has no place in the other way, or the order breaks a link
  */
 export async function switchJobOptions(db: Database, garageId: string, shelf: PackShelf, jobId: string, request: SwitchOptions): Promise<PostedEvents> {
-  return db.transaction(async (tx) => {
-    const store = forGarage(tx, garageId)
-    if (!await store.jobs.hold(jobId)) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
-    const log = await store.jobs.events(jobId)
-    const known = log.find(event => event.id === request.id)
-    if (known) return { accepted: [{ id: known.id, seq: known.seq! }] }
-    const people = await store.garage.people()
-    if (!people.some(person => person.id === request.personId)) throw new Refused(422, [{ path: 'personId', reason: 'Nobody of this garage has that id.' }])
-    const state = reduceJob(log)
-    const written = state.procedure && await findPack(store, shelf, state.procedure.packId)
-    if (!written) throw new Refused(409, [{ path: 'options', reason: 'The layout this job was planned from is gone, so it cannot be planned another way.' }])
-    const procedure = expandOrRefuse(await learnedPack(store, written), request.options)
-    const past = pastOf(state)
-    const clock: PlanClock = { at: request.at, minutes: past?.steps.at(-1)?.finishMinutes ?? 0, utcOffsetMinutes: request.utcOffsetMinutes }
-    const kept = past && { ...past, steps: past.steps.filter(step => step.kind !== 'operation' || procedure.operations.some(operation => operation.id === step.id)) }
-    const plan = planOrRefuse(procedure, planSetting(request.circumstances, procedure.hands, clock), { ...(kept ? { past: kept } : {}), ...(request.order ? { order: request.order } : {}) })
-    const event = {
-      id: request.id, jobId, seq: (log.at(-1)?.seq ?? 0) + 1, deviceId: request.deviceId, deviceTime: request.at, personId: request.personId,
-      type: 'options-switched', payload: { procedure, plan, circumstances: request.circumstances, clock },
-    } satisfies JobEvent<'options-switched'>
-    const refusal = admit(state, event, log)
-    if (refusal) throw new Refused(409, [refusal])
-    await record(tx, garageId, [...log, event], [event])
-    return { accepted: [{ id: event.id, seq: event.seq }] }
+  // Planning takes its time, and nobody who posts to the job waits for it: the log is looked at again when it is done.
+  for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
+    const before = await forGarage(db, garageId).jobs.events(jobId)
+    if (before.length === 0) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
+    const known = before.find(event => event.id === request.id)
+    if (known) return { accepted: [answerFor(known)] }
+    const payload = await planSwitch(forGarage(db, garageId), shelf, before, request)
+    const posted = await takenOnce(() => db.transaction(async (tx) => {
+      const store = forGarage(tx, garageId)
+      await store.jobs.hold(jobId)
+      const log = await store.jobs.events(jobId)
+      if (log.length !== before.length) return null
+      const [elsewhere] = await store.jobs.known([request.id])
+      if (elsewhere) throw new Refused(409, [{ path: 'id', reason: 'This id belongs to an event of another job.' }])
+      const event = {
+        id: request.id, jobId, seq: log.length === 0 ? 1 : log.at(-1)!.seq! + 1, deviceId: request.deviceId, deviceTime: request.at, personId: request.personId, type: 'options-switched', payload,
+      } satisfies JobEvent<'options-switched'>
+      const refusal = admit(reduceJob(log), event, log)
+      if (refusal) throw new Refused(409, [refusal])
+      await record(tx, garageId, [...log, event], [event])
+      return { accepted: [answerFor(event)] }
+    }))
+    if (posted) return posted
+  }
+  throw new Refused(503, [{ path: 'id', reason: 'Others write to this job just now. Nothing was changed; try again.' }])
+}
+
+const MOST_ATTEMPTS = 4
+
+/** What a job is switched to: its work under the options wanted, planned on from what is done. */
+async function planSwitch(store: GarageStore, shelf: PackShelf, log: JobEvent[], request: SwitchOptions): Promise<EventPayloads['options-switched']> {
+  const people = await store.garage.people()
+  if (!people.some(person => person.id === request.personId)) throw new Refused(422, [{ path: 'personId', reason: 'Nobody of this garage has that id.' }])
+  const state = reduceJob(log)
+  const written = state.procedure && await findPack(store, shelf, state.procedure.packId)
+  if (!written) throw new Refused(409, [{ path: 'options', reason: 'The layout this job was planned from is gone, so it cannot be planned another way.' }])
+  const procedure = expandOrRefuse(await learnedPack(store, written), request.options)
+  const past = pastOf(state)
+  const clock: PlanClock = { at: request.at, minutes: past?.steps.at(-1)?.finishMinutes ?? 0, utcOffsetMinutes: request.utcOffsetMinutes }
+  const kept = past && { ...past, steps: past.steps.filter(step => step.kind !== 'operation' || procedure.operations.some(operation => operation.id === step.id)) }
+  const plan = await apart('plan', {
+    procedure, setting: planSetting(request.circumstances, procedure.hands, clock), request: { ...(kept ? { past: kept } : {}), ...(request.order ? { order: request.order } : {}) },
   })
+  return { procedure, plan, circumstances: request.circumstances, clock }
 }
 
 /** @throws Refused on a table, a test or an outcome that is none */
@@ -169,17 +208,6 @@ function schoolsOf(pack: Pack, schools: Record<string, string>): Record<string, 
     option.school && option.choices.some(choice => choice.id === schools[option.id]) ? [[option.id, schools[option.id]!]] : []))
 }
 
-function planOrRefuse(...[procedure, setting, request]: [Parameters<typeof planJob>[0], Parameters<typeof planJob>[1], PlanRequest]) {
-  try {
-    return planJob(procedure, setting, request)
-  }
-  catch (error) {
-    if (error instanceof OrderError) throw new Refused(409, [{ path: 'order', reason: error.because }])
-    if (error instanceof RangeError) throw new Refused(422, [{ path: 'circumstances', reason: error.message }])
-    throw error
-  }
-}
-
 function expandOrRefuse(pack: Pack, options: Record<string, string>) {
   try {
     return expandPack(pack, options)
@@ -190,48 +218,24 @@ function expandOrRefuse(pack: Pack, options: Record<string, string>) {
   }
 }
 
-const worded = new Set<EventType>(['job-opened', 'plan-made', 'note-added', 'trouble-raised', 'trouble-cleared', 'figure-named', 'cause-found', 'bolt-described', 'bolt-broken', 'part-ordered', 'undone'])
-const ordering = new Set<EventType>(['part-ordered', 'part-came', 'handed-over', 'called-off', 'undone'])
-
-/** Writes new events, what other screens list, and wakes everybody who looks at the job; all in one transaction. */
-export async function record(tx: Executor, garageId: string, log: JobEvent[], added: JobEvent[]): Promise<void> {
+/** Writes new events, what follows from them, and wakes everybody who looks at the job; all in one transaction. */
+export async function record(tx: Executor, garageId: string, log: JobEvent[], added: JobEvent[], state: JobState = reduceJob(log)): Promise<void> {
   if (added.length === 0) return
   const store = forGarage(tx, garageId)
   await store.jobs.append(added)
-  const state: JobState = reduceJob(log)
-  await store.jobs.project(summarise(state), state.lastSeq)
-  if (added.some(event => ordering.has(event.type))) {
-    const open = state.handedOver || state.calledOff ? [] : state.orders.filter(order => order.cameAt === null && order.orderNo !== null)
-    await store.jobs.keepOrders(state.jobId!, open.map(order => order.orderId))
-  }
+  await project(store, log, state, added)
+  await keepWithCar(store, state, added)
+  await tx.execute(sql`select pg_notify('job_event', ${JSON.stringify({ garageId, jobId: state.jobId, seq: state.lastSeq })})`)
+}
+
+/** What the next job on the same car knows from this one: figures of its book, what its fasteners are. */
+async function keepWithCar(store: GarageStore, state: JobState, added: JobEvent[]): Promise<void> {
   for (const event of added) {
     if (event.type === 'figure-named' && event.payload.sourceKind === 'vehicle-book') {
       await store.vehicles.keepFigure(state.vehicle!.id, event.payload, event.payload.entered?.by ?? event.personId)
     }
-    if (event.type === 'figure-named' && event.payload.sourceKind === 'kit-sheet' && !event.payload.borrowed) await store.kits.keep(state.jobId!, event.payload)
     if (event.type === 'fastener-described' && state.procedure?.groups.some(group => group.id === event.payload.group && group.part === 'vehicle')) {
       await store.vehicles.keepFastener(state.vehicle!.id, event.payload.group, event.payload.fastener)
     }
   }
-  if (added.some(event => worded.has(event.type))) await store.words.keep(state.jobId!, jobWords(state, id => symptomWords[id] ?? id))
-  if (added.some(event => event.type === 'cause-found' || event.type === 'undone')) await keepCause(store, state)
-  if (added.some(event => event.type === 'handed-over' || event.type === 'undone')) await keepMinutes(store, log, state)
-  const news = JSON.stringify({ garageId, jobId: state.jobId, seq: state.lastSeq })
-  await tx.execute(sql`select pg_notify('job_event', ${news})`)
-}
-
-
-/** What the garage learns of causes: the one found in a job, with what had been found before. */
-async function keepCause(store: GarageStore, state: JobState): Promise<void> {
-  const found = state.causeFound
-  await store.learned.keepCause(state.jobId!, found && { tableId: found.tableId, causeId: found.causeId, findings: found.findings, foundAt: new Date(found.at) })
-}
-
-/** What the garage learns of minutes, once a job is handed over. */
-async function keepMinutes(store: GarageStore, log: JobEvent[], state: JobState): Promise<void> {
-  const operations = new Map((state.procedure?.operations ?? []).map(operation => [operation.id, operation]))
-  const rows = state.handedOver ? observedMinutes(log, state) : []
-  await store.learned.keepMinutes(state.jobId!, rows.map(({ operationId, minutes, troubled, by }) => ({
-    operationId, minutes, troubled, byTimer: by === 'timer', prior: operations.get(operationId)!.learned?.from ?? operations.get(operationId)!.minutes, doneAt: new Date(state.done[operationId]!.at),
-  })))
 }

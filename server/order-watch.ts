@@ -15,7 +15,7 @@ const WATCH_LOCK = 41_739
  */
 export async function watchOrders(db: Database, ask: <T>(ask: (supplier: PartsSupplier) => Promise<T>) => Promise<T>): Promise<number> {
   return db.transaction(async (tx) => {
-    const [lock] = await tx.execute<{ held: boolean }>(sql`select pg_try_advisory_xact_lock(${WATCH_LOCK}) as held`)
+    const { rows: [lock] } = await tx.execute<{ held: boolean }>(sql`select pg_try_advisory_xact_lock(${WATCH_LOCK}) as held`)
     if (!lock?.held) return 0
     const jobs = await tx.selectDistinct({ garageId: openOrder.garageId, jobId: openOrder.jobId }).from(openOrder)
     let told = 0

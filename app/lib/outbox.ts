@@ -17,6 +17,8 @@ export interface OutboxHooks {
 }
 
 const MOST_AT_ONCE = 50
+/** Well below what the server takes at once, in characters. */
+const MOST_CHARACTERS = 100_000
 const FIRST_WAIT_MS = 500
 const LONGEST_WAIT_MS = 10_000
 
@@ -53,7 +55,7 @@ export class Outbox {
     this.sending = true
     let pause = FIRST_WAIT_MS
     while (this.pending.length > 0) {
-      const batch = this.pending.slice(0, MOST_AT_ONCE)
+      const batch = firstOf(this.pending)
       const result = await this.hooks.post(batch)
       this.offline = result.kind === 'offline'
       if (result.kind === 'offline') {
@@ -70,10 +72,10 @@ export class Outbox {
   }
 
   private settle(batch: JobEvent[], accepted: PostedEvents['accepted']): void {
-    const seqs = new Map(accepted.map(entry => [entry.id, entry.seq]))
-    const done = batch.filter(event => seqs.has(event.id))
-    this.pending = this.pending.filter(event => !seqs.has(event.id))
-    this.hooks.accepted(done.map(event => ({ ...event, seq: seqs.get(event.id)! })))
+    const answers = new Map(accepted.map(entry => [entry.id, entry]))
+    const done = batch.filter(event => answers.has(event.id))
+    this.pending = this.pending.filter(event => !answers.has(event.id))
+    this.hooks.accepted(done.map(event => ({ ...event, ...answers.get(event.id)! })))
     this.tell()
   }
 
@@ -100,4 +102,14 @@ export class Outbox {
       }
     })
   }
+}
+
+/** As many events from the front as go into one posting; one at least. */
+function firstOf(pending: JobEvent[]): JobEvent[] {
+  let characters = 0
+  const end = pending.findIndex((event, index) => {
+    characters += JSON.stringify(event).length
+    return index >= MOST_AT_ONCE || (index > 0 && characters > MOST_CHARACTERS)
+  })
+  return end < 0 ? pending : pending.slice(0, end)
 }

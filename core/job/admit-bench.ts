@@ -33,7 +33,7 @@ export const benchJudges: Pick<Judges, BenchEventType> = {
   },
   'renewal-weighed': (state, { payload }) => unknownReach(state, payload.partId),
   'renewal-decided': (state, { payload }) => payload.decisions.map(({ partId }) => unknownReach(state, partId)).find(refusal => refusal !== null) ?? null,
-  'way-chosen': (state, { payload }) => payload.option in (state.procedure?.options ?? {}) ? null : refuse('payload.option', `This job has no option "${payload.option}".`),
+  'way-chosen': (state, { payload }) => Object.hasOwn(state.procedure?.options ?? {}, payload.option) ? null : refuse('payload.option', `This job has no option "${payload.option}".`),
   'part-ordered': (state, { payload }) => {
     if (state.orders.some(order => order.orderId === payload.orderId)) return refuse('payload.orderId', 'This order is in the log already.')
     if (payload.partId === null) return null

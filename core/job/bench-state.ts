@@ -1,3 +1,4 @@
+import { dict } from '../base/dict'
 import type { SheetValues } from '../bench/values'
 import type { BenchPayloads, RenewDecision } from './bench-events'
 
@@ -31,4 +32,4 @@ export interface BenchState {
   orders: PartOrder[]
 }
 
-export const emptyBench = (): BenchState => ({ sheets: {}, orientations: {}, oldPartsGone: {}, renewals: {}, ways: [], promisedAt: null, orders: [] })
+export const emptyBench = (): BenchState => ({ sheets: dict(), orientations: dict(), oldPartsGone: dict(), renewals: dict(), ways: [], promisedAt: null, orders: [] })

@@ -38,6 +38,8 @@ export interface RunWrench { id: string, name: string, overdue: boolean, adapter
 export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayloads, DiagnosisPayloads, PaymentPayloads, PlacingPayloads, RoadPayloads, CautionPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
   'job-opened': {
     number: number
+    /** Its number in the garage that it was begun in, where that is another. */
+    numberThere?: number
     vehicle: Vehicle
     complaint: { symptoms: string[], text: string }
     pumpTest: { result: PumpResult, strokes: number | null }
@@ -106,8 +108,10 @@ export type JobEvent<T extends EventType = EventType> = {
     /** Place in the job's log, given by the server; `null` until it has answered. */
     seq: number | null
     deviceId: string
-    /** ISO 8601, by the device's clock. */
+    /** ISO 8601, by the device's clock; set right by the server where that clock was wrong when the device posted. */
     deviceTime: string
+    /** What the device's own clock said, where `deviceTime` was set right. */
+    saidAt?: string
     personId: string
     type: K
     payload: EventPayloads[K]

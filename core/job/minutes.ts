@@ -1,6 +1,7 @@
 import { stepMinutes } from '../sequence/step-minutes'
 import { ladderMinutes } from './ladders'
 import type { JobState } from './state'
+import { stretchSeconds } from './timers'
 
 /**
  * Minutes of the plan that are still ahead: the work of the steps not done, their set-up, and waits between them;
@@ -16,6 +17,5 @@ export function minutesLeft(state: JobState): number {
 export function actualMinutes(state: JobState, stepId: string, now: string): number | null {
   const timer = state.timers[stepId]
   if (!timer) return null
-  const running = timer.runningSince ? Math.max(0, (Date.parse(now) - Date.parse(timer.runningSince)) / 1000) : 0
-  return (timer.seconds + running) / 60
+  return (timer.seconds + (timer.runningSince ? stretchSeconds(timer.runningSince, now) : 0)) / 60
 }

@@ -1,3 +1,4 @@
+import { dict } from '../base/dict'
 import { nextBolt } from '../fasteners'
 import { emptyBench } from './bench-state'
 import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards'
@@ -28,11 +29,11 @@ import { stopTimer } from './timers'
 /** A job of which nothing is known yet. */
 export function emptyJob(): JobState {
   return {
-    jobId: null, number: 0, vehicle: null,
+    jobId: null, number: 0, numberThere: null, vehicle: null,
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
-    procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: {}, ledger: {}, everOff: {}, facts: [], car: 'ground', place: 'top',
-    notes: [], readings: [], timers: {}, troubles: [], figures: {}, fasteners: {}, boards: {}, addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: {}, reservoirs: {}, gears: {},
-    breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, payments: [], checks: {}, road: {}, findings: {}, causeFound: null, comeback: null, acknowledged: {}, replaced: {}, leftOpen: {}, ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
+    procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: dict(), ledger: dict(), everOff: dict(), facts: [], car: 'ground', place: 'top',
+    notes: [], readings: [], timers: dict(), troubles: [], figures: dict(), fasteners: dict(), boards: dict(), addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: dict(), reservoirs: dict(), gears: dict(),
+    breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, payments: [], checks: dict(), road: dict(), findings: dict(), causeFound: null, comeback: null, acknowledged: dict(), replaced: dict(), leftOpen: dict(), ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
 
@@ -60,8 +61,8 @@ type Appliers = { [T in EventType]: (state: JobState, event: JobEvent<T>) => voi
 
 const appliers: Appliers = {
   'job-opened': (state, { jobId, payload, deviceTime }) => {
-    const { number, vehicle, complaint, pumpTest, odometerKm } = payload
-    Object.assign(state, { jobId, number, vehicle, complaint, pumpTest, odometerKm, openedAt: deviceTime })
+    const { number, numberThere = null, vehicle, complaint, pumpTest, odometerKm } = payload
+    Object.assign(state, { jobId, number, numberThere, vehicle, complaint, pumpTest, odometerKm, openedAt: deviceTime })
   },
   'plan-made': (state, { payload, deviceTime }) => {
     Object.assign(state, readPlan(payload))
@@ -163,7 +164,7 @@ const appliers: Appliers = {
     if (run) run.dropped = payload.reason
   },
   'gear-tried': (state, { payload }) => {
-    state.gears[payload.stepId] = { ...state.gears[payload.stepId], [payload.gear]: payload.result }
+    (state.gears[payload.stepId] ??= dict())[payload.gear] = payload.result
   },
   'break-in-set': (state, { payload, deviceTime }) => {
     const { odometerKm, ...rule } = payload

@@ -115,6 +115,8 @@ export interface BreakIn {
 export interface JobState extends BenchState, Diagnosis {
   jobId: string | null
   number: number
+  /** Its number in the garage that it was begun in, where that is another. */
+  numberThere: number | null
   vehicle: Vehicle | null
   complaint: { symptoms: string[], text: string }
   pumpTest: { result: PumpResult, strokes: number | null }

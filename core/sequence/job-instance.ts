@@ -56,5 +56,5 @@ function releases(links: Link[], finished: Map<string, number>, id: string): num
 }
 
 function arrivals(setting: PlanSetting, parts: Record<string, number>): number[] {
-  return setting.arrivals.filter(arrival => arrival.partId in parts).map(arrival => arrival.atMinutes)
+  return setting.arrivals.filter(arrival => Object.hasOwn(parts, arrival.partId)).map(arrival => arrival.atMinutes)
 }

@@ -86,7 +86,7 @@ function waitReason(instance: Instance, procedure: Procedure, setting: PlanSetti
     return sentence(link => link.before === instance.ids[binding.wait.from] && link.waitMinutes === binding.wait.minutes) ?? 'It waits for an earlier step.'
   }
   const parts = procedure.operations.find(operation => operation.id === id)!.parts
-  const late = setting.arrivals.filter(arrival => arrival.partId in parts).sort((a, b) => b.atMinutes - a.atMinutes)[0]
+  const late = setting.arrivals.filter(arrival => Object.hasOwn(parts, arrival.partId)).sort((a, b) => b.atMinutes - a.atMinutes)[0]
   const part = procedure.parts.find(entry => entry.id === late?.partId)
   return part ? `Waits for a part: ${part.name}.` : sentence(() => true) ?? 'It waits for an earlier step.'
 }

@@ -1,14 +1,48 @@
-import { drizzle } from 'drizzle-orm/postgres-js'
-import postgres from 'postgres'
+import { drizzle } from 'drizzle-orm/node-postgres'
+import { Client, Pool } from 'pg'
+import type { ClientConfig } from 'pg'
 import * as schema from './schema'
+
+/** How long a statement, a connection or a place in the pool is waited for. */
+const PATIENCE_MS = 5_000
+/** A line on which nothing comes back for so long is dead; the server's own limit is heard before that. */
+const SILENCE_MS = 6_000
+/** A transaction that does nothing for so long belongs to a process that is gone. */
+const IDLE_IN_TRANSACTION_MS = 15_000
+
+/** How every connection of Eldrin speaks: nothing is waited for without an end. */
+export function connectionTo(url: string): ClientConfig {
+  return {
+    connectionString: url, connectionTimeoutMillis: PATIENCE_MS, keepAlive: true,
+    statement_timeout: PATIENCE_MS, query_timeout: SILENCE_MS, idle_in_transaction_session_timeout: IDLE_IN_TRANSACTION_MS,
+  }
+}
+
+/** A connection that is cut when the other end is silent, so that nobody is handed a line on which an old answer is still due. */
+export class CutWhenSilent extends Client {
+  // The library's own has many forms; what it is called with is passed on as it is.
+  override query(...given: unknown[]): never {
+    const asked = (super.query as (...given: unknown[]) => unknown).apply(this, given)
+    if (asked instanceof Promise) return asked.catch((error: Error) => {
+      if (error.message === 'Query read timeout') this.cut()
+      throw error
+    }) as never
+    return asked as never
+  }
+
+  private cut(): void {
+    (this as unknown as { connection: { stream: { destroy: () => void } } }).connection.stream.destroy()
+  }
+}
 
 /** Opens a pool of connections. `close` waits for running queries. */
 export function openDatabase(url: string, connections = 10) {
-  const sql = postgres(url, { max: connections, onnotice: () => {} })
-  return { sql, db: drizzle(sql, { schema }), close: () => sql.end({ timeout: 5 }) }
+  const pool = new Pool({ ...connectionTo(url), Client: CutWhenSilent, max: connections, idleTimeoutMillis: 30_000 })
+  // A connection that dies while nobody uses it is replaced at the next use.
+  pool.on('error', () => {})
+  return { pool, db: drizzle(pool, { schema }), close: () => pool.end() }
 }
 
 export type Database = ReturnType<typeof openDatabase>['db']
-export type Sql = ReturnType<typeof openDatabase>['sql']
 /** A database or a transaction in it. */
-export type Executor = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execute'>
+export type Executor = Pick<Database, 'select' | 'selectDistinct' | 'insert' | 'update' | 'delete' | 'execute'>

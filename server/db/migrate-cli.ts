@@ -1,6 +1,3 @@
-import { openDatabase } from './client'
 import { migrateDatabase } from './migrate'
 
-const { db, close } = openDatabase(process.env.DATABASE_URL!, 1)
-await migrateDatabase(db)
-await close()
+await migrateDatabase(process.env.DATABASE_OWNER_URL ?? process.env.DATABASE_URL!)

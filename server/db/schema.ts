@@ -1,7 +1,8 @@
 import { sql } from 'drizzle-orm'
-import { bigint, boolean, check, customType, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import { bigint, boolean, check, customType, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import type { DriveSize } from '../../core/fasteners/wrench'
 import type { Figure } from '../../core/fasteners/figure'
+import type { PaperKind } from '../../core/formats/papers'
 import type { FastenerFacts } from '../../core/fasteners/fastener-facts'
 import type { JobSummary } from '../../core/job/summary'
 import type { Findings } from '../../core/decisions/cause-tables'
@@ -40,6 +41,8 @@ export const garage = pgTable('garage', {
   /** What the garage learned counts from these moments on; reset by moving them. */
   causesSince: timestamp('causes_since', { withTimezone: true }),
   minutesSince: timestamp('minutes_since', { withTimezone: true }),
+  /** IANA name; days on papers are days there. */
+  timeZone: text('time_zone').notNull().default('UTC'),
   latitude: doublePrecision('latitude'),
   longitude: doublePrecision('longitude'),
 })
@@ -118,7 +121,9 @@ export const jobEvent = pgTable('job_event', {
   jobId: uuid('job_id').notNull().references(() => job.id),
   seq: bigint('seq', { mode: 'number' }).notNull(),
   deviceId: text('device_id').notNull(),
+  /** By the device's own clock, as it said; `skewMs` is how far that was from the server's when it posted. */
   deviceTime: timestamp('device_time', { withTimezone: true, precision: 3 }).notNull(),
+  skewMs: bigint('skew_ms', { mode: 'number' }).notNull().default(0),
   recordedAt: timestamp('recorded_at', { withTimezone: true, precision: 3 }).notNull().defaultNow(),
   personId: uuid('person_id').notNull().references(() => person.id),
   type: text('type').notNull(),
@@ -181,7 +186,7 @@ export const shareLink = pgTable('share_link', {
   jobId: uuid('job_id').notNull().references(() => job.id),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   revokedAt: timestamp('revoked_at', { withTimezone: true }),
-}, table => [index('share_link_job').on(table.jobId)])
+}, table => [index('share_link_job').on(table.jobId), uniqueIndex('share_link_one').on(table.jobId).where(sql`${table.revokedAt} is null`)])
 
 const tsvector = customType<{ data: string }>({ dataType: () => 'tsvector' })
 
@@ -202,3 +207,18 @@ export const kitFigure = pgTable('kit_figure', {
   jobId: uuid('job_id').notNull().references(() => job.id),
   namedAt: timestamp('named_at', { withTimezone: true }).notNull().defaultNow(),
 }, table => [primaryKey({ columns: [table.garageId, table.reference, table.group] })])
+
+/** Papers that were issued: their numbers run through the garage, kind by kind. What stands on one is in its job's log. */
+export const issuedPaper = pgTable('issued_paper', {
+  id: uuid('id').primaryKey(),
+  garageId: garageId(),
+  jobId: uuid('job_id').notNull().references(() => job.id),
+  kind: text('kind').$type<PaperKind>().notNull(),
+  number: integer('number').notNull(),
+}, table => [unique('issued_paper_number').on(table.garageId, table.kind, table.number), index('issued_paper_job').on(table.jobId)])
+
+/** Which way of writing the tables that follow from the log they were last written; a single row. */
+export const projection = pgTable('projection', {
+  one: boolean('one').primaryKey().default(true),
+  version: integer('version').notNull(),
+}, table => [check('projection_one', sql`${table.one}`)])

@@ -12,24 +12,29 @@ const QUIET = '#535b5f'
 const RULE = '#cfc8ba'
 const DANGER = '#a3162e'
 const SHORT_ROWS = 9
-let ready: Promise<void> | null = null
+let ready = false
+
+/** The files of the type, by their names. */
+export type FontFiles = Record<string, Uint8Array>
+export const fontNames = Object.values(FACES)
 
 /** Loads Eldrin's own type once, and shuts every other way out: nothing is fetched while a paper is made. */
-async function prepare(fontFile: (name: string) => Promise<Buffer>): Promise<void> {
+function prepare(fonts: FontFiles): void {
   pdfmake.setUrlAccessPolicy(() => false)
   pdfmake.setLocalAccessPolicy(() => false)
   // Its types do not know of the files that it holds in memory.
   const { virtualfs } = pdfmake as unknown as { virtualfs: { writeFileSync: (name: string, content: Buffer) => void } }
-  for (const face of Object.values(FACES)) virtualfs.writeFileSync(face, await fontFile(face))
+  for (const face of fontNames) virtualfs.writeFileSync(face, Buffer.from(fonts[face]!))
   pdfmake.addFonts({ Hyperlegible: { normal: FACES.normal, bold: FACES.bold, italics: FACES.normal, bolditalics: FACES.bold } })
+  ready = true
 }
 
 /**
  * A paper as PDF, with Eldrin's own fonts embedded.
- * @param fontFile gives a font file by its name
+ * @param fonts the files of `fontNames`
  */
-export async function paperPdf(paper: PaperDoc, letterhead: Letterhead, size: PaperSize, fontFile: (name: string) => Promise<Buffer>): Promise<Buffer> {
-  await (ready ??= prepare(fontFile))
+export async function paperPdf(paper: PaperDoc, letterhead: Letterhead, size: PaperSize, fonts: FontFiles): Promise<Buffer> {
+  if (!ready) prepare(fonts)
   const definition: TDocumentDefinitions = {
     pageSize: size === 'letter' ? 'LETTER' : 'A4', pageMargins: [48, 44, 48, 52],
     info: { title: `${paper.title}, job ${paper.facts[0]![1]}`, author: letterhead.name, creator: 'Eldrin', producer: 'Eldrin' },

@@ -1,6 +1,11 @@
-/** A font file that ships with the application. */
-export async function fontFile(name: string): Promise<Buffer> {
-  const found = await useStorage('assets:fonts').getItemRaw<Uint8Array>(name)
-  if (!found) throw new Error(`the font ${name} is not in the build`)
-  return Buffer.from(found)
+import { fontNames } from '../papers/paper-pdf'
+import type { FontFiles } from '../papers/paper-pdf'
+
+/** The files of the papers' type, which ship with the application. */
+export async function fontFiles(): Promise<FontFiles> {
+  return Object.fromEntries(await Promise.all(fontNames.map(async (name) => {
+    const found = await useStorage('assets:fonts').getItemRaw<Uint8Array>(name)
+    if (!found) throw new Error(`the font ${name} is not in the build`)
+    return [name, new Uint8Array(found)] as const
+  })))
 }

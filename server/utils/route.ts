@@ -1,52 +1,59 @@
-import { createError, defineEventHandler, getRouterParam, readRawBody } from 'h3'
+import { createError, defineEventHandler, getRouterParam, setHeader } from 'h3'
 import type { EventHandlerRequest, H3Event } from 'h3'
 import { z } from 'zod'
 import type { ZodType } from 'zod'
 import { uuid } from '../../contracts/common'
+import { unstorable } from '../../contracts/storable'
+import { checked } from '../checked'
+import { refusalOf, RETRY_AFTER_SECONDS } from '../db/db-errors'
 import { Refused } from '../refused'
+import { largest, readBytes } from './body'
 
-/** Two hundred events are far below this. */
-const LARGEST_BODY = 1_000_000
 const idOnly = z.object({ id: uuid })
 
-/** A route whose refusals reach the caller as 4xx with path and reason. */
+/** A route whose refusals reach the caller as 4xx, or as 503 where asking again may help, with path and reason. */
 export function defineRoute<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
   return defineEventHandler(async (event) => {
     try {
       return await handler(event)
     }
     catch (error) {
-      if (!(error instanceof Refused)) throw error
-      throw createError({ statusCode: error.status, statusMessage: 'Refused', message: error.message, data: { issues: error.issues } })
+      throw answerTo(event, error)
     }
   })
 }
 
-/** The body of a request, checked. */
-export async function readChecked<T>(event: H3Event, schema: ZodType<T>, most = LARGEST_BODY): Promise<T> {
-  const raw = await readRawBody(event)
-  if (raw && raw.length > most) throw new Refused(413, [{ path: '', reason: 'That is more than a device sends at once.' }])
+/** What is thrown to the caller for an error of ours; any other goes on as it is. */
+export function answerTo(event: H3Event, error: unknown): unknown {
+  const refused = error instanceof Refused ? error : refusalOf(error)
+  if (!refused) return error
+  if (refused.status === 503) setHeader(event, 'retry-after', RETRY_AFTER_SECONDS)
+  return createError({ statusCode: refused.status, statusMessage: 'Refused', message: refused.message, data: { issues: refused.issues } })
+}
+
+/** The body of a request, cut off while it streams when it is too large, and checked. */
+export async function readChecked<T>(event: H3Event, schema: ZodType<T>, most: number = largest.act): Promise<T> {
+  const bytes = await readBytes(event, most)
   let body: unknown
   try {
-    body = JSON.parse(raw ?? '')
+    body = JSON.parse(bytes.toString('utf8'))
   }
   catch {
     throw new Refused(400, [{ path: '', reason: 'The body is not JSON.' }])
   }
-  return check(body, schema, 422)
+  const unheld = unstorable(body)
+  if (unheld) throw new Refused(422, [unheld])
+  return checked(body, schema)
 }
 
 /** The `:id` of a route, checked to be a UUID. */
 export function idParam(event: H3Event): string {
-  return check({ id: getRouterParam(event, 'id') }, idOnly, 400).id
+  return checked({ id: getRouterParam(event, 'id') }, idOnly, 400).id
 }
 
-function check<T>(value: unknown, schema: ZodType<T>, status: number): T {
-  const result = schema.safeParse(value)
-  if (result.success) return result.data
-  throw new Refused(status, result.error.issues.map(issue => ({ path: pathText(issue.path), reason: issue.message })))
-}
-
-function pathText(path: PropertyKey[]): string {
-  return path.reduce<string>((text, part) => typeof part === 'number' ? `${text}[${part}]` : text ? `${text}.${String(part)}` : String(part), '')
+/** A number of an event from which on something is wanted; 0 where none is given. */
+export function afterParam(given: unknown): number {
+  const after = Number(given ?? 0)
+  if (!Number.isSafeInteger(after) || after < 0) throw new Refused(400, [{ path: 'after', reason: 'A whole number from 0 up.' }])
+  return after
 }

@@ -103,6 +103,7 @@ export function startSupplier({ port, seed, now = Date.now, currency = 'USD' }: 
     return send(404, { reason: 'There is nothing here.' })
   }
 
-  const server = createServer((request, response) => void answer(request, response))
+  // Whoever asks may go away in the middle: then there is nobody to answer, and the next one is served.
+  const server = createServer((request, response) => { answer(request, response).catch(() => response.destroy()) })
   return listen(server, port, () => server.closeAllConnections())
 }

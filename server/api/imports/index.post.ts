@@ -1,8 +1,7 @@
-import { jobFile } from '../../../contracts/job-file'
-import type { JobFile } from '../../../core/formats'
-import { takeJobFile } from '../../import-job'
+import { apart } from '../../apart'
 
-/** A whole log with its plan is larger than what a device posts. */
-const LARGEST_FILE = 20_000_000
-
-export default defineRoute(async event => takeJobFile(useDatabase().db, sessionGarage(), await readChecked(event, jobFile, LARGEST_FILE) as JobFile))
+/** Takes a job file in: read, replayed and written in a thread of its own, since it may be large. */
+export default defineRoute(async (event) => {
+  const bytes = await readBytes(event, largest.jobFile)
+  return apart('take-job-file', { bytes: new Uint8Array(bytes), garageId: sessionGarage(), databaseUrl: process.env.DATABASE_URL! })
+})

@@ -1,18 +1,20 @@
-import { and, asc, desc, eq, gt, inArray, max, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, lte, max, ne } from 'drizzle-orm'
 import type { SQL } from 'drizzle-orm'
+import { HIGHEST_JOB_NUMBER } from '../../../contracts/common'
 import type { JobEvent, JobSummary } from '../../../core/job'
 import type { Executor } from '../client'
 import { job, jobEvent, jobSummary, openOrder } from '../schema'
 
-/** PostgreSQL takes so many parameters in one statement; a row has nine. */
+/** PostgreSQL takes so many parameters in one statement; a row has ten. */
 const AT_ONCE = 1000
 
 type EventRow = typeof jobEvent.$inferSelect
 
-function toEvent(row: EventRow): JobEvent {
+function toEvent({ deviceTime, skewMs, ...row }: EventRow): JobEvent {
   return {
     id: row.id, jobId: row.jobId, seq: row.seq, deviceId: row.deviceId,
-    deviceTime: row.deviceTime.toISOString(), personId: row.personId, type: row.type, payload: row.payload,
+    deviceTime: new Date(deviceTime.getTime() + skewMs).toISOString(), ...(skewMs === 0 ? {} : { saidAt: deviceTime.toISOString() }),
+    personId: row.personId, type: row.type, payload: row.payload,
   } as JobEvent
 }
 
@@ -29,12 +31,8 @@ export function jobQueries(db: Executor, garageId: string) {
       return row ?? null
     },
     async nextNumber() {
-      const [row] = await db.select({ last: max(job.number) }).from(job).where(eq(job.garageId, garageId))
+      const [row] = await db.select({ last: max(job.number) }).from(job).where(and(eq(job.garageId, garageId), lte(job.number, HIGHEST_JOB_NUMBER)))
       return (row?.last ?? 100) + 1
-    },
-    async isFree(number: number) {
-      const [row] = await db.select({ id: job.id }).from(job).where(and(eq(job.garageId, garageId), eq(job.number, number)))
-      return row === undefined
     },
     async open(id: string, vehicleId: string, number: number) {
       await db.insert(job).values({ id, garageId, vehicleId, number })
@@ -53,7 +51,7 @@ export function jobQueries(db: Executor, garageId: string) {
     async append(events: JobEvent[]) {
       const rows = events.map(event => ({
         id: event.id, garageId, jobId: event.jobId, seq: event.seq!, deviceId: event.deviceId,
-        deviceTime: new Date(event.deviceTime), personId: event.personId, type: event.type, payload: event.payload,
+        deviceTime: new Date(event.saidAt ?? event.deviceTime), skewMs: event.saidAt ? Date.parse(event.deviceTime) - Date.parse(event.saidAt) : 0, personId: event.personId, type: event.type, payload: event.payload,
       }))
       for (let from = 0; from < rows.length; from += AT_ONCE) await db.insert(jobEvent).values(rows.slice(from, from + AT_ONCE))
     },
@@ -66,6 +64,11 @@ export function jobQueries(db: Executor, garageId: string) {
     async keepOrders(jobId: string, orderIds: string[]) {
       await db.delete(openOrder).where(and(eq(openOrder.garageId, garageId), eq(openOrder.jobId, jobId)))
       if (orderIds.length > 0) await db.insert(openOrder).values(orderIds.map(orderId => ({ orderId, garageId, jobId })))
+    },
+    /** Where the log of each job ends. */
+    async heads(): Promise<Map<string, number>> {
+      const rows = await db.select({ jobId: jobSummary.jobId, lastSeq: jobSummary.lastSeq }).from(jobSummary).where(eq(jobSummary.garageId, garageId))
+      return new Map(rows.map(row => [row.jobId, row.lastSeq]))
     },
     /** Every job that is not closed, and the last few that are. */
     async summaries(closed = 12): Promise<JobSummary[]> {

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq } from 'drizzle-orm'
+import { and, asc, desc, eq, lte } from 'drizzle-orm'
 import type { Figure } from '../../../core/fasteners'
 import type { Executor } from '../client'
 import { job, kitFigure } from '../schema'
@@ -8,10 +8,11 @@ export interface KitFigure { reference: string, group: string, figure: Figure, j
 /** Figures of kit sheets, by the sheet they stand on. */
 export function kitQueries(db: Executor, garageId: string) {
   return {
-    async keep(jobId: string, figure: Figure) {
+    /** Keeps a figure of a sheet unless a newer one is there. */
+    async keep(jobId: string, figure: Figure, namedAt: Date) {
       const { group, reference } = figure
-      await db.insert(kitFigure).values({ garageId, reference, group, figure, jobId })
-        .onConflictDoUpdate({ target: [kitFigure.garageId, kitFigure.reference, kitFigure.group], set: { figure, jobId, namedAt: new Date() } })
+      await db.insert(kitFigure).values({ garageId, reference, group, figure, jobId, namedAt })
+        .onConflictDoUpdate({ target: [kitFigure.garageId, kitFigure.reference, kitFigure.group], set: { figure, jobId, namedAt }, setWhere: lte(kitFigure.namedAt, namedAt) })
     },
     /** @param group of one fastener group alone, the newest first; all sheets in their order where it is left out */
     async list(group?: string): Promise<KitFigure[]> {

@@ -14,10 +14,11 @@ export function shareQueries(db: Executor, garageId: string) {
       const [row] = await db.select({ token: shareLink.token, createdAt: shareLink.createdAt }).from(shareLink).where(own(jobId)).orderBy(desc(shareLink.createdAt)).limit(1)
       return row ?? null
     },
-    async make(jobId: string) {
+    /** Makes a link unless there is one: of several asked for at once all get the same. */
+    async make(jobId: string): Promise<string> {
       const token = randomBytes(TOKEN_BYTES).toString('base64url')
-      await db.insert(shareLink).values({ token, garageId, jobId })
-      return token
+      const [made] = await db.insert(shareLink).values({ token, garageId, jobId }).onConflictDoNothing().returning({ token: shareLink.token })
+      return made?.token ?? (await this.ofJob(jobId))?.token ?? this.make(jobId)
     },
     async revoke(jobId: string) {
       await db.update(shareLink).set({ revokedAt: new Date() }).where(own(jobId))

@@ -45,7 +45,7 @@ const printPage = () => window.print()
     </div>
     <header class="flex flex-wrap items-baseline justify-between gap-x-6 border-b-4 border-ink pb-2">
       <div><p class="text-xl font-bold">{{ garage.garage?.name }}</p><p class="text-quiet">{{ garage.garage?.town }}</p></div>
-      <p class="figure">Job {{ state.number }}</p>
+      <p class="figure text-right">Job {{ state.number }}<span v-if="state.numberThere" class="block text-sm text-quiet">{{ state.numberThere }} where it was begun</span></p>
     </header>
     <h1 class="mt-5 text-2xl">{{ state.calledOff ? 'Called off' : state.handedOver ? 'Hand-over' : 'Hand-over, not yet signed' }}</h1>
     <dl class="mt-3 grid grid-cols-[10rem_1fr] gap-y-1">

@@ -7,5 +7,5 @@ export default defineRoute(async (event) => {
   const { words } = await useStore(sessionGarage()).garage.settings()
   setHeader(event, 'content-type', 'text/calendar; charset=utf-8')
   setHeader(event, 'content-disposition', `attachment; filename="job-${state.number}.ics"`)
-  return calendarText(`Job ${state.number}`, jobCalendar(state), useShelf().terms, words)
+  return calendarText(`Job ${state.number}`, state, jobCalendar(state), useShelf().terms, words)
 })

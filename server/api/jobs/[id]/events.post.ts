@@ -4,6 +4,6 @@ import type { IncomingEvent } from '../../../job-log'
 
 export default defineRoute(async (event) => {
   const id = idParam(event)
-  const { events } = await readChecked(event, postEvents)
-  return appendEvents(useDatabase().db, sessionGarage(), id, events as IncomingEvent[])
+  const { events, sentAt } = await readChecked(event, postEvents)
+  return appendEvents(useDatabase().db, sessionGarage(), id, events as IncomingEvent[], sentAt)
 })

@@ -6,8 +6,7 @@ export default defineRoute(async (event) => {
   const { jobs } = useStore(sessionGarage())
   if (!await jobs.find(id)) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
 
-  const wanted = Number(getHeader(event, 'last-event-id') ?? getQuery(event).after ?? 0)
-  let sent = Number.isInteger(wanted) && wanted > 0 ? wanted : 0
+  let sent = afterParam(getHeader(event, 'last-event-id') ?? getQuery(event).after)
   let sending = Promise.resolve()
   return liveStream(event, (stream, news) => {
     if (news !== null && (news.jobId !== id || news.seq <= sent)) return
@@ -16,6 +15,7 @@ export default defineRoute(async (event) => {
         await stream.push({ id: String(entry.seq), data: JSON.stringify(entry) })
         sent = entry.seq!
       }
-    }).catch(() => stream.close())
+    // What could not be read now is read the next time that somebody looks.
+    }).catch(() => {})
   })
 })

@@ -6,5 +6,5 @@ export default defineRoute(async (event) => {
   const { state, garage } = await sharedJob(useDatabase().db, getRouterParam(event, 'token')!)
   setHeader(event, 'content-type', 'text/calendar; charset=utf-8')
   setHeader(event, 'content-disposition', 'attachment; filename="clutch.ics"')
-  return calendarText(`${garage.name}, your car`, jobCalendar(state), useShelf().terms, garage.words)
+  return calendarText(`${garage.name}, your car`, state, jobCalendar(state), useShelf().terms, garage.words)
 })

@@ -1,5 +1,5 @@
 import { paperKinds } from '../../../../../core/formats'
-import { paperPdf } from '../../../../papers/paper-pdf'
+import { apart } from '../../../../apart'
 import { paperOf } from '../../../../papers/paper-of'
 import { Refused } from '../../../../refused'
 
@@ -15,5 +15,6 @@ export default defineRoute(async (event) => {
   const garage = await store.garage.settings()
   setHeader(event, 'content-type', 'application/pdf')
   setHeader(event, 'content-disposition', `inline; filename="job-${content.number}-${kind}.pdf"`)
-  return paperPdf(content, garage, paper ?? garage.paper, fontFile)
+  const { name, town, address } = garage
+  return apart('paper-pdf', { paper: content, letterhead: { name, town, address }, size: paper ?? garage.paper, fonts: await fontFiles() })
 })

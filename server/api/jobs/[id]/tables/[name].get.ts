@@ -14,5 +14,6 @@ export default defineRoute(async (event) => {
   const { columns, rows } = jobTable(state, name, text => renderTerms(text, useShelf().terms, words))
   setHeader(event, 'content-type', 'text/csv; charset=utf-8')
   setHeader(event, 'content-disposition', `attachment; filename="job-${state.number}-${name}.csv"`)
-  return Papa.unparse({ fields: columns, data: rows }, { newline: '\r\n' })
+  // A cell that a spreadsheet would take for a formula stays text; numbers stay numbers.
+  return Papa.unparse({ fields: columns, data: rows }, { newline: '\r\n', escapeFormulae: true })
 })

@@ -1,0 +1,17 @@
+import { expect, it } from 'vitest'
+import { setRight } from './set-right'
+
+const now = Date.parse('2026-03-31T08:00:00.000Z')
+const said = (deviceTime: string) => ({ deviceTime })
+
+it('leaves a clock alone that is right, or nearly', () => {
+  const event = said('2026-03-31T07:59:00.000Z')
+  expect(setRight(event, 0, now)).toBe(event)
+  expect(setRight(event, 40_000, now)).toBe(event)
+})
+it('moves what a clock said that is thirty days slow, and keeps what it said', () => {
+  expect(setRight(said('2026-03-01T07:00:00.000Z'), 30 * 86_400_000, now)).toEqual({ deviceTime: '2026-03-31T07:00:00.000Z', saidAt: '2026-03-01T07:00:00.000Z' })
+})
+it('lets nothing happen later than now', () => {
+  expect(setRight(said('2026-04-09T07:00:00.000Z'), 0, now)).toEqual({ deviceTime: '2026-03-31T08:00:00.000Z', saidAt: '2026-04-09T07:00:00.000Z' })
+})

@@ -1,0 +1,133 @@
+import { existsSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import { Worker } from 'node:worker_threads'
+import { Refused } from '../refused'
+import type { TaskName, Tasks } from './tasks'
+import type { TaskAnswer, TaskOrder } from './worker'
+
+type Input<N extends TaskName> = Parameters<Tasks[N]>[0]
+type Output<N extends TaskName> = Awaited<ReturnType<Tasks[N]>>
+
+/** What somebody sends from outside is checked in one lane, the garage's own work is done in another: neither waits for the other. */
+type LaneName = 'checking' | 'working'
+interface Limit { lane: LaneName, checkMs: number, doMs: number }
+
+const CHECK_MS = 2_000
+const MOST_MEMORY_MB = 256
+/** So many may wait for a lane; whoever comes then is asked to come again. */
+const LONGEST_QUEUE = 60
+
+const limits: Record<TaskName, Limit> = {
+  'read-pack': { lane: 'checking', checkMs: CHECK_MS, doMs: 0 },
+  'take-job-file': { lane: 'checking', checkMs: CHECK_MS, doMs: 20_000 },
+  'write-pack': { lane: 'working', checkMs: 15_000, doMs: 0 },
+  'plan': { lane: 'working', checkMs: 30_000, doMs: 0 },
+  'paper-pdf': { lane: 'working', checkMs: 15_000, doMs: 0 },
+}
+
+interface Waiting { order: TaskOrder, limit: Limit, settle: { resolve: (value: unknown) => void, reject: (error: unknown) => void } }
+
+/** The worker's file beside the built server; `null` where the server runs from its sources, which then does the work itself. */
+function workerFile(): string | null {
+  const file = join(dirname(resolve(process.argv[1] ?? '')), 'apart-worker.mjs')
+  return existsSync(file) ? file : null
+}
+
+/**
+ * Does a task in a thread of its own, ended when it takes too long or too much memory.
+ * @throws Refused 422 when it was ended, or as the task itself refuses; 503 when too many wait already
+ */
+export async function apart<N extends TaskName>(name: N, input: Input<N>): Promise<Output<N>> {
+  const file = workerFile()
+  if (!file) {
+    const { tasks } = await import('./tasks')
+    return (tasks[name] as (input: Input<N>, checkedSoFar: () => void) => Output<N>)(input, () => {})
+  }
+  return laneOf(limits[name].lane, file).ask({ name, input }, limits[name]) as Promise<Output<N>>
+}
+
+/** Starts the threads, so that the first who needs one does not wait for it. */
+export function warmUp(): void {
+  const file = workerFile()
+  if (file) for (const lane of ['checking', 'working'] as const) laneOf(lane, file).warm()
+}
+
+const lanes = new Map<LaneName, Lane>()
+function laneOf(name: LaneName, file: string): Lane {
+  const known = lanes.get(name)
+  if (known) return known
+  const lane = new Lane(file)
+  lanes.set(name, lane)
+  return lane
+}
+
+/** One thread, and who waits for it. */
+class Lane {
+  private queue: Waiting[] = []
+  private current: Waiting | null = null
+  private worker: Worker | null = null
+  private timer: ReturnType<typeof setTimeout> | undefined
+
+  constructor(private readonly file: string) {}
+
+  ask(order: TaskOrder, limit: Limit): Promise<unknown> {
+    if (this.queue.length >= LONGEST_QUEUE) throw new Refused(503, [{ path: '', reason: 'Too much is being worked out at once. Nothing was changed; try again in a moment.' }])
+    return new Promise((resolve, reject) => {
+      this.queue.push({ order, limit, settle: { resolve, reject } })
+      this.next()
+    })
+  }
+
+  warm(): Worker {
+    if (this.worker) return this.worker
+    const worker = new Worker(this.file, { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } })
+    worker.unref()
+    worker.on('message', (answer: TaskAnswer) => { if (worker === this.worker) this.hear(answer) })
+    worker.on('error', (error: Error & { code?: string }) => {
+      if (worker === this.worker) this.end(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooMuch(`more than ${MOST_MEMORY_MB} MB of memory`) : error)
+    })
+    return this.worker = worker
+  }
+
+  private next(): void {
+    if (this.current || this.queue.length === 0) return
+    this.current = this.queue.shift()!
+    const { order, limit } = this.current
+    this.endAfter(limit.checkMs)
+    const { bytes } = order.input as { bytes?: Uint8Array<ArrayBuffer> }
+    this.warm().postMessage(order, bytes ? [bytes.buffer] : [])
+  }
+
+  private endAfter(milliseconds: number): void {
+    clearTimeout(this.timer)
+    this.timer = setTimeout(() => this.end(tooMuch(`longer than ${milliseconds / 1000} seconds`)), milliseconds)
+  }
+
+  private hear(answer: TaskAnswer): void {
+    switch (answer.kind) {
+      case 'checked': return this.endAfter(this.current!.limit.doMs)
+      case 'done': return this.settle(({ resolve }) => resolve(answer.value))
+      case 'refused': return this.settle(({ reject }) => reject(new Refused(answer.status, answer.issues)))
+      case 'failed': return this.settle(({ reject }) => reject(new Error(answer.message)))
+    }
+  }
+
+  /** Ends the thread with whatever it does; the next task gets a fresh one. */
+  private end(error: unknown): void {
+    const worker = this.worker
+    this.worker = null
+    void worker?.terminate()
+    this.settle(({ reject }) => reject(error))
+    this.warm()
+  }
+
+  private settle(how: (settle: Waiting['settle']) => void): void {
+    clearTimeout(this.timer)
+    const { current } = this
+    this.current = null
+    if (current) how(current.settle)
+    this.next()
+  }
+}
+
+const tooMuch = (what: string) => new Refused(422, [{ path: '', reason: `Reading this takes ${what}. Nothing was taken in; make it smaller or simpler.` }])

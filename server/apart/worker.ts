@@ -1,0 +1,26 @@
+import { parentPort } from 'node:worker_threads'
+import { refusalOf } from '../db/db-errors'
+import { Refused } from '../refused'
+import { tasks } from './tasks'
+import type { TaskName } from './tasks'
+
+/** What goes to a worker, and what comes back: first that the input was checked, where somebody waits for that, then how it ended. */
+export interface TaskOrder { name: TaskName, input: unknown }
+export type TaskAnswer =
+  | { kind: 'checked' }
+  | { kind: 'done', value: unknown }
+  | { kind: 'refused', status: number, issues: Refused['issues'] }
+  | { kind: 'failed', message: string }
+
+const say = (answer: TaskAnswer) => parentPort!.postMessage(answer)
+
+parentPort!.on('message', async ({ name, input }: TaskOrder) => {
+  try {
+    const act = tasks[name] as (input: unknown, checkedSoFar: () => void) => unknown
+    say({ kind: 'done', value: await act(input, () => say({ kind: 'checked' })) })
+  }
+  catch (error) {
+    const refused = error instanceof Refused ? error : refusalOf(error)
+    say(refused ? { kind: 'refused', status: refused.status, issues: refused.issues } : { kind: 'failed', message: error instanceof Error ? error.stack ?? error.message : String(error) })
+  }
+})

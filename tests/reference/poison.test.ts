@@ -1,0 +1,108 @@
+import { afterEach, describe, expect, it } from 'vitest'
+import { isInherited } from '../../contracts/common'
+import { payloads, postEvents } from '../../contracts/events'
+import { newJob } from '../../contracts/jobs'
+import { jobFile } from '../../contracts/job-file'
+import { readPack } from '../../contracts/read-pack'
+import { writePack } from '../../contracts/write-pack'
+import { exportJob } from '../../core/formats'
+import { admit, applyEvent, reduceJob, summarise } from '../../core/job'
+import type { JobEvent } from '../../core/job'
+import { expandPack, PackError } from '../../core/packs'
+import { DemoMechanic } from '../../server/demo/play'
+import { TestLog } from '../support/job-log'
+import { shelf } from '../support/packs'
+import { incoming, newJobRequest, personId } from '../support/requests'
+import { sampleOf, withText } from '../support/sample'
+import { coverAndPart } from '../support/small-pack'
+
+/** Names that objects have of themselves: as keys they reach what all objects share. Fact of the language, no trade in it. */
+const POISONS = Object.getOwnPropertyNames(Object.prototype).concat('prototype', 'length', 'then')
+
+const own = () => JSON.stringify(Object.getOwnPropertyNames(Object.prototype)) + JSON.stringify(Object.getOwnPropertyNames(Function.prototype))
+const clean = own()
+/** What a poisoned object shows: a field that nobody gave it, and schemas that refuse what is good. */
+function expectClean(what: string) {
+  expect(own(), what).toBe(clean)
+  for (const key in {}) expect(key, what).toBe('nothing is inherited')
+  expect(postEvents.safeParse({ events: [incoming('note-added', { stepId: null, text: 'good' })] }).success, what).toBe(true)
+}
+afterEach(() => expectClean('at the end'))
+
+const opened = () => {
+  const log = TestLog.open(shelf.packs.get('fwd-transverse')!, { slave: 'opened' })
+  const mechanic = new DemoMechanic(log.events, personId, Date.parse('2026-03-02T08:00:00.000Z')).workUntil('bleed-clutch')
+  return [...log.events, ...mechanic.events.map((event, index) => ({ ...event, jobId: 'job', seq: log.events.length + index + 1 }) as JobEvent)]
+}
+const events = opened()
+
+describe.each(Object.entries(payloads))('%s', (type, schema) => {
+  const sample = sampleOf(schema)
+
+  it('poisons nothing, whatever stands in it, even where no schema looked', () => {
+    const state = reduceJob(events)
+    for (const poison of POISONS) {
+      for (const payload of withText(sample, poison)) {
+        const event = { id: crypto.randomUUID(), jobId: 'job', seq: events.length + 1, deviceId: 'd', deviceTime: '2026-03-02T20:00:00.000Z', personId, type, payload } as JobEvent
+        let refused = true
+        try {
+          refused = admit(state, event, events) !== null
+        }
+        catch {
+          // A payload of the wrong shape may be thrown out; what counts is what it leaves behind.
+        }
+        if (!refused) expect(summarise(reduceJob([...events, event])), JSON.stringify(payload)).toBeDefined()
+        try {
+          applyEvent(reduceJob(events.slice(0, 3)), event)
+        }
+        catch {
+          // As above.
+        }
+      }
+      expectClean(`${type} with ${poison}`)
+    }
+  }, 120_000)
+})
+
+describe('at the schema', () => {
+  it('no name of a step, a part or a group may be one that every object has', () => {
+    for (const poison of POISONS.filter(isInherited)) {
+      expect(payloads['reservoir-topped'].safeParse({ stepId: poison, ml: 5 }).success, poison).toBe(false)
+      expect(payloads['step-done'].safeParse({ stepId: poison }).success, poison).toBe(false)
+      expect(payloads['sheet-read'].safeParse(JSON.parse(`{ "sheetId": "disc", "values": { ${JSON.stringify(poison)}: { "kind": "text", "text": "x" } }, "cleared": ["x"] }`)).data?.values ?? {}, poison).not.toHaveProperty([poison, 'kind'])
+      expect(newJob.safeParse(newJobRequest({ packId: poison })).success, poison).toBe(false)
+    }
+  })
+})
+
+describe('options', () => {
+  it.each(POISONS)('%s chooses nothing', (poison) => {
+    const pack = shelf.packs.get('fwd-transverse')!
+    for (const options of [JSON.parse(`{ ${JSON.stringify(poison)}: "x" }`), { slave: poison }] as Record<string, string>[]) {
+      if (Object.keys(options).length > 0) expect(() => expandPack(pack, options), poison).toThrow(PackError)
+    }
+  })
+})
+
+describe('layouts', () => {
+  const yaml = writePack(coverAndPart())
+  it.each(POISONS)('%s is the name of nothing in a layout', (poison) => {
+    for (const id of ['cover-off', 'part-off', 'small', 'only']) {
+      if (!yaml.includes(id)) continue
+      const { pack, problems } = readPack(yaml.replaceAll(id, poison), shelf.terms)
+      if (isInherited(poison)) expect(pack, `${id} as ${poison}`).toBeNull()
+      if (isInherited(poison)) expect(problems.length).toBeGreaterThan(0)
+    }
+  })
+})
+
+describe('job files', () => {
+  it('are refused, or taken in without harm, with a poison in place of any text near the top of their events', () => {
+    const file = exportJob(events, [{ id: personId, name: 'Somebody' }], '2026-03-03T08:00:00.000Z')
+    const short = { ...file, events: file.events.filter(event => event.type !== 'plan-made' && event.type !== 'job-opened').slice(0, 12) }
+    for (const poison of POISONS) {
+      for (const changed of withText(short, poison)) jobFile.safeParse(changed)
+      expectClean(poison)
+    }
+  }, 120_000)
+})
