@@ -26,7 +26,10 @@ export const circumstances = z.strictObject({
 
 export const utcOffset = z.number().int().min(-840).max(840)
 
-/** What a device may post about a job. Opening it, planning it and switching its options are done by the server. */
+/** What only the server writes: opening a job, planning it, switching its options, and what it asks of the supplier. */
+type ServerType = 'job-opened' | 'plan-made' | 'options-switched' | 'order-asked' | 'order-failed'
+
+/** What a device may post about a job. */
 export const payloads = {
   'plan-changed': z.strictObject({ circumstances, order: z.array(stepId).max(400), at: instant, utcOffsetMinutes: utcOffset, lowerBoundMinutes: z.number().min(0), proven: z.boolean() }),
   'step-done': z.strictObject({ stepId }),
@@ -59,7 +62,7 @@ export const payloads = {
   'handed-over': z.strictObject({ to: words(120), odometerKm: odometer.nullable() }),
   'called-off': z.strictObject({ reason: words(300) }),
   'undone': z.strictObject({ eventId: uuid }),
-} satisfies { [T in Exclude<EventType, 'job-opened' | 'plan-made' | 'options-switched'>]: z.ZodType<EventPayloads[T]> }
+} satisfies { [T in Exclude<EventType, ServerType>]: z.ZodType<EventPayloads[T]> }
 
 export type PostableType = keyof typeof payloads
 

@@ -29,6 +29,8 @@ const opened = {
   }),
   'plan-made': z.strictObject({ procedure, plan, circumstances: circumstances.optional(), clock: clock.optional() }),
   'options-switched': z.strictObject({ procedure, plan, circumstances, clock }),
+  'order-asked': z.strictObject({ orderId: uuid, partId: id, count: z.number().int().min(1).max(200) }),
+  'order-failed': z.strictObject({ orderId: uuid, because: words(300) }),
 }
 
 const event = z.discriminatedUnion('type', Object.entries({ ...opened, ...payloads }).map(([type, payload]) => z.strictObject({

@@ -1,4 +1,3 @@
-import { sql } from 'drizzle-orm'
 import type { Database } from './db/client'
 import { openOrder } from './db/schema'
 import { checkOrders } from './orders'
@@ -14,10 +13,12 @@ const WATCH_LOCK = 41_739
  * @returns how many jobs were told something new
  */
 export async function watchOrders(db: Database, ask: <T>(ask: (supplier: PartsSupplier) => Promise<T>) => Promise<T>): Promise<number> {
-  return db.transaction(async (tx) => {
-    const { rows: [lock] } = await tx.execute<{ held: boolean }>(sql`select pg_try_advisory_xact_lock(${WATCH_LOCK}) as held`)
+  // The lock is of a line of its own for as long as it takes: a transaction that waits for a supplier would hold up others.
+  const line = await db.$client.connect()
+  try {
+    const { rows: [lock] } = await line.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [WATCH_LOCK])
     if (!lock?.held) return 0
-    const jobs = await tx.selectDistinct({ garageId: openOrder.garageId, jobId: openOrder.jobId }).from(openOrder)
+    const jobs = await db.selectDistinct({ garageId: openOrder.garageId, jobId: openOrder.jobId }).from(openOrder)
     let told = 0
     for (const { garageId, jobId } of jobs) {
       try {
@@ -28,5 +29,8 @@ export async function watchOrders(db: Database, ask: <T>(ask: (supplier: PartsSu
       }
     }
     return told
-  })
+  }
+  finally {
+    await line.query('select pg_advisory_unlock($1)', [WATCH_LOCK]).then(() => line.release(), () => line.release(true))
+  }
 }

@@ -1,5 +1,5 @@
 import { symptomWords } from '../contracts/words'
-import { jobWords, observedMinutes, summarise } from '../core/job'
+import { jobWords, observedMinutes, openAsked, summarise } from '../core/job'
 import type { EventType, JobEvent, JobState } from '../core/job'
 import type { GarageStore } from './db/for-garage'
 
@@ -7,7 +7,7 @@ import type { GarageStore } from './db/for-garage'
 export const PROJECTION_VERSION = 1
 
 const worded = new Set<EventType>(['job-opened', 'plan-made', 'note-added', 'trouble-raised', 'trouble-cleared', 'figure-named', 'cause-found', 'bolt-described', 'bolt-broken', 'part-ordered', 'undone'])
-const ordering = new Set<EventType>(['part-ordered', 'part-came', 'handed-over', 'called-off', 'undone'])
+const ordering = new Set<EventType>(['order-asked', 'order-failed', 'part-ordered', 'part-came', 'handed-over', 'called-off', 'undone'])
 const causing = new Set<EventType>(['cause-found', 'undone'])
 const closing = new Set<EventType>(['handed-over', 'undone'])
 
@@ -22,7 +22,7 @@ export async function project(store: GarageStore, log: JobEvent[], state: JobSta
   await store.jobs.project(summarise(state), state.lastSeq)
   if (isNew(ordering)) {
     const open = state.handedOver || state.calledOff ? [] : state.orders.filter(order => order.cameAt === null && order.orderNo !== null)
-    await store.jobs.keepOrders(jobId, open.map(order => order.orderId))
+    await store.jobs.keepOrders(jobId, [...open, ...openAsked(state)].map(order => order.orderId))
   }
   for (const event of added) {
     if (event.type === 'figure-named' && event.payload.sourceKind === 'kit-sheet' && !event.payload.borrowed) await store.kits.keep(jobId, event.payload, new Date(event.deviceTime))

@@ -7,3 +7,12 @@ export class Refused extends Error {
     super(issues.map(issue => `${issue.path}: ${issue.reason}`).join('; '))
   }
 }
+
+/** The supplier could not be asked, or said no; whether it may have done what was asked is known by `saidNo`. */
+export class SupplierRefused extends Refused {
+  readonly saidNo: boolean
+  constructor({ message, saidNo }: { message: string, saidNo: boolean }) {
+    super(503, [{ path: 'supplier', reason: message }])
+    this.saidNo = saidNo
+  }
+}

@@ -1,3 +1,4 @@
+import { isAsked, openAsked } from './asked-orders'
 import { partsAwaited } from './arrivals'
 import type { BenchEventType } from './bench-events'
 import { refuse } from './refusal'
@@ -38,6 +39,8 @@ export const benchJudges: Pick<Judges, BenchEventType> = {
     if (state.orders.some(order => order.orderId === payload.orderId)) return refuse('payload.orderId', 'This order is in the log already.')
     if (payload.partId === null) return null
     if (!state.procedure?.parts.some(part => part.id === payload.partId)) return refuse('payload.partId', `This job uses no part "${payload.partId}".`)
+    if (isAsked(state, payload.orderId)) return null
+    if (openAsked(state).some(order => order.partId === payload.partId)) return refuse('payload.partId', 'The supplier is being asked for this part already.')
     return state.orders.some(order => order.partId === payload.partId && order.cameAt === null) ? refuse('payload.partId', 'This part is on order already.') : null
   },
   'part-moved': (state, { payload }) => notOpen(state, payload.orderId),

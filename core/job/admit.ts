@@ -1,6 +1,7 @@
 import { OrderError } from '../sequence/plan-in-order'
 import { benchJudges, notReadyToGoIn } from './admit-bench'
 import { boltJudges } from './admit-bolts'
+import { askedOrderJudges, isAsked } from './asked-orders'
 import { tryCompleteActivity } from './activity'
 import { bleedJudges } from './bleeding'
 import { closingJudges } from './closing'
@@ -109,6 +110,7 @@ const judges: Judges = {
   },
   ...boltJudges,
   ...benchJudges,
+  ...askedOrderJudges,
   ...ladderJudges,
   ...gapJudges,
   ...cautionJudges,
@@ -184,6 +186,8 @@ const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read
  */
 export function admit(state: JobState, event: JobEvent, log: JobEvent[]): Refusal | null {
   if (state.jobId === null && event.type !== 'job-opened') return refuse('jobId', 'The job has not been opened.')
+  // What the supplier has taken is in the log, whatever became of the job meanwhile.
+  if (event.type === 'order-failed' || (event.type === 'part-ordered' && isAsked(state, event.payload.orderId))) return judges[event.type]?.(state, event as never, log) ?? null
   if (state.handedOver && !afterHandover.includes(event.type)) return refuse('type', 'The car is handed over. Undo the hand-over to go on working.')
   if (state.calledOff && !afterCallOff.includes(event.type)) return refuse('type', 'The job is called off. Undo that to go on working.')
   const judge = judges[event.type] as ((state: JobState, event: JobEvent, log: JobEvent[]) => Refusal | null) | undefined

@@ -41,6 +41,7 @@ export const benchAppliers: Appliers = {
     state.promisedAt = payload.at
   },
   'part-ordered': (state, { payload, deviceTime, personId }) => {
+    state.askedOrders = state.askedOrders.filter(order => order.orderId !== payload.orderId && (payload.partId === null || order.partId !== payload.partId || order.failed === null))
     state.orders.push({ ...payload, personId, orderedAt: deviceTime, moves: [], cameAt: null })
     setArrival(state, payload, partsIn(state, payload), payload.arrivesAt, deviceTime)
   },

@@ -1,5 +1,6 @@
 import { dict } from '../base/dict'
 import { nextBolt } from '../fasteners'
+import { askedOrderAppliers } from './asked-orders'
 import { emptyBench } from './bench-state'
 import { bringIn, buildBoards, changeBolt, takeOut, turnOnBoard } from './boards'
 import { breakBolt } from './broken-bolts'
@@ -32,7 +33,7 @@ export function emptyJob(): JobState {
     jobId: null, number: 0, numberThere: null, vehicle: null,
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: dict(), ledger: dict(), everOff: dict(), facts: [], car: 'ground', place: 'top',
-    notes: [], readings: [], timers: dict(), troubles: [], figures: dict(), fasteners: dict(), boards: dict(), addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: dict(), reservoirs: dict(), gears: dict(),
+    notes: [], readings: [], timers: dict(), troubles: [], figures: dict(), fasteners: dict(), boards: dict(), askedOrders: [], addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: dict(), reservoirs: dict(), gears: dict(),
     breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, payments: [], checks: dict(), road: dict(), findings: dict(), causeFound: null, comeback: null, acknowledged: dict(), replaced: dict(), leftOpen: dict(), ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
@@ -192,6 +193,7 @@ const appliers: Appliers = {
     for (const stepId of Object.keys(state.timers)) stopTimer(state, stepId, deviceTime)
   },
   ...benchAppliers,
+  ...askedOrderAppliers,
   ...ladderAppliers,
   ...gapAppliers,
   ...cautionAppliers,

@@ -1,3 +1,4 @@
+import type { AskedOrder } from './asked-orders'
 import type { BoltBoard, BoltReading, FastenerFacts, Feel, Figure, Point, TighteningPass } from '../fasteners'
 import type { BenchState } from './bench-state'
 import type { CarPosition, Place, Procedure } from '../packs/types'
@@ -146,6 +147,8 @@ export interface JobState extends BenchState, Diagnosis {
   fasteners: Record<string, FastenerFacts>
   /** Fastener group → its board. */
   boards: Record<string, BoltBoard>
+  /** Orders that wait for the supplier's answer, or that it did not take; one a part. */
+  askedOrders: AskedOrder[]
   /** Parts wanted beyond the plan's, and why. */
   addedParts: { name: string, because: string, at: string }[]
   runs: TighteningRun[]

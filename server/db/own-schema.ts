@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { PROJECTION_VERSION } from '../projections'
 import type { Executor } from './client'
-import journal from './migrations/meta/_journal.json'
+import journal from './migrations/meta/_journal.json' with { type: 'json' }
 
 /** When the newest migration that this build knows was written; the records say the same of the newest they had. */
 const OWN = journal.entries.at(-1)!.when

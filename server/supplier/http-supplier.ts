@@ -17,12 +17,12 @@ export function httpSupplier(base: string): PartsSupplier {
       })
     }
     catch (error) {
-      throw new SupplierError((error as Error).name === 'TimeoutError' ? 'The supplier is slow today and did not answer in time.' : 'The supplier does not answer.')
+      throw new SupplierError((error as Error).name === 'TimeoutError' ? 'The supplier is slow today and did not answer in time.' : 'The supplier does not answer.', false)
     }
     const answer: unknown = await response.json().catch(() => null)
-    if (!response.ok) throw new SupplierError((answer as { reason?: string } | null)?.reason ? `The supplier says: ${(answer as { reason: string }).reason}` : `The supplier refused (${response.status}).`)
+    if (!response.ok) throw new SupplierError((answer as { reason?: string } | null)?.reason ? `The supplier says: ${(answer as { reason: string }).reason}` : `The supplier refused (${response.status}).`, true)
     const read = schema.safeParse(answer)
-    if (!read.success) throw new SupplierError('The supplier’s answer cannot be read.')
+    if (!read.success) throw new SupplierError('The supplier’s answer cannot be read.', false)
     return read.data
   }
   return {

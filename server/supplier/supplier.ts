@@ -10,7 +10,10 @@ export interface PartsSupplier {
   state: (orderNo: string) => Promise<OrderAnswer>
 }
 
-/** The supplier did not answer, not in time, or not in a way that can be read. */
+/** The supplier said no; or it did not answer, not in time, or not in a way that can be read, and nobody knows what it did. */
 export class SupplierError extends Error {
   override name = 'SupplierError'
+  constructor(message: string, readonly saidNo: boolean) {
+    super(message)
+  }
 }

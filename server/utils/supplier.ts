@@ -1,4 +1,4 @@
-import { Refused } from '../refused'
+import { Refused, SupplierRefused } from '../refused'
 import { httpSupplier } from '../supplier/http-supplier'
 import { SupplierError } from '../supplier/supplier'
 import type { PartsSupplier } from '../supplier/supplier'
@@ -20,7 +20,7 @@ export async function askSupplier<T>(ask: (supplier: PartsSupplier) => Promise<T
     return await ask(supplier)
   }
   catch (error) {
-    if (error instanceof SupplierError) throw new Refused(503, [{ path: 'supplier', reason: error.message }])
+    if (error instanceof SupplierError) throw new SupplierRefused(error)
     throw error
   }
 }

@@ -83,7 +83,7 @@ describe('the parts supplier', () => {
     expect((await state()).circumstances.arrivals).toEqual([])
     expect(await database.sql`select * from open_order`).toHaveLength(0)
   })
-  it('down, it is said so, and nothing is written; a watch lives through it', async () => {
+  it('down, it is said so and told by the log, and nothing is on order; a watch lives through it', async () => {
     const partId = (await state()).procedure!.parts.find(part => part.id !== 'flywheel')!.id
     await call('POST', `/api/jobs/${jobId}/orders`, ordering(partId))
     const before = (await state()).lastSeq
@@ -92,7 +92,10 @@ describe('the parts supplier', () => {
     expect([refused.status, refused.body.data?.issues?.[0]]).toEqual([503, { path: 'supplier', reason: 'The supplier says: We are closed for stock-taking.' }])
     expect((await call('POST', `/api/jobs/${jobId}/orders`, ordering('clutch-kit'))).status).toBe(503)
     expect((await call('POST', `/api/jobs/${jobId}/orders/check`)).status).toBe(503)
-    expect((await state()).lastSeq).toBe(before)
+    const after = await state()
+    expect(after.lastSeq).toBe(before + 2)
+    expect(after.askedOrders).toMatchObject([{ partId: 'clutch-kit', failed: 'The supplier says: We are closed for stock-taking.' }])
+    expect(after.orders.map(order => order.partId)).not.toContain('clutch-kit')
     await hand('mood', { mood: 'well' })
     expect((await call('GET', `/api/jobs/${jobId}/quotes`)).status).toBe(200)
   })
@@ -106,5 +109,73 @@ describe('the parts supplier', () => {
     expect((await call('POST', `/api/jobs/${jobId}/orders`, ordering('moon-dust'))).body.data?.issues?.[0]?.reason).toContain('We do not sell that')
     expect((await call('POST', `/api/jobs/${jobId}/orders`, { ...ordering('clutch-kit'), count: 0 })).body.data?.issues?.[0]?.path).toBe('count')
     expect((await call('POST', `/api/jobs/${crypto.randomUUID()}/orders`, ordering('clutch-kit'))).status).toBe(404)
+  })
+})
+
+interface Placed { orders: { key: string, orderNo: string }[] }
+const placed = async () => (await (await fetch(`http://127.0.0.1:${supplier.port}/orders`)).json() as Placed).orders
+
+describe('an order is judged before it is placed', () => {
+  const open = async () => {
+    const request = newJobRequest({ options: { slave: 'opened', flywheel: 'new' }, odometerKm: null })
+    expect((await call('POST', '/api/jobs', request)).status).toBe(201)
+    return request.id
+  }
+  const logged = async (id: string) => reduceJob(await forGarage(database.db, garageId).jobs.events(id))
+
+  // npm run prove:orders-placed takes a thousand.
+  it('of several who order the same part at once one does, and nothing is placed that the log does not know', async () => {
+    const races = Number(process.env.ELDRIN_RACES ?? 12)
+    const keysBefore = new Set((await placed()).map(order => order.key))
+    const known = new Set<string>()
+    let id = ''
+    for (let race = 0; race < races; race++) {
+      if (race % 20 === 0) id = await open()
+      const requests = Array.from({ length: 4 }, () => ordering('flywheel'))
+      const answers = await Promise.all(requests.map(request => call('POST', `/api/jobs/${id}/orders`, request)))
+      expect(answers.map(answer => answer.status).sort()).toEqual([200, 409, 409, 409])
+      const { orders, askedOrders } = await logged(id)
+      expect(askedOrders).toEqual([])
+      const last = orders.at(-1)!
+      known.add(last.orderId)
+      await call('POST', `/api/jobs/${id}/events`, { events: [{ id: crypto.randomUUID(), deviceId: 'test', deviceTime: new Date().toISOString(), personId, type: 'part-came', payload: { orderId: last.orderId } }] })
+    }
+    expect((await placed()).map(order => order.key).filter(key => !keysBefore.has(key)).sort()).toEqual([...known].sort())
+  }, 1_800_000)
+  it('one that nobody answered in time stands in the log, is asked again, and is placed once', async () => {
+    const id = await open()
+    const request = ordering('flywheel')
+    await hand('mood', { mood: 'slow' })
+    const answer = await call('POST', `/api/jobs/${id}/orders`, request)
+    expect([answer.status, answer.body.data?.issues?.[0]?.reason]).toEqual([503, expect.stringContaining('Eldrin asks again')])
+    expect((await logged(id)).askedOrders).toMatchObject([{ orderId: request.id, failed: null }])
+    expect((await call('POST', `/api/jobs/${id}/orders`, ordering('flywheel'))).body.data?.issues?.[0]?.path).toBe('partId')
+    await hand('mood', { mood: 'well' })
+    expect(await watchOrders(database.db, ask)).toBeGreaterThan(0)
+    expect((await logged(id)).orders).toMatchObject([{ orderId: request.id, partId: 'flywheel' }])
+    await expect.poll(async () => (await placed()).filter(order => order.key === request.id).length, { timeout: 8000 }).toBe(1)
+  })
+  it('an id of one job orders nothing in another', async () => {
+    const [one, two] = [await open(), await open()]
+    const request = ordering('flywheel')
+    expect((await call('POST', `/api/jobs/${one}/orders`, request)).status).toBe(200)
+    expect((await call('POST', `/api/jobs/${two}/orders`, request)).status).toBe(409)
+    expect((await logged(two)).orders).toEqual([])
+    const [atOnce, other] = [await open(), await open()]
+    const twice = ordering('flywheel')
+    const answers = await Promise.all([atOnce, other].map(id => call('POST', `/api/jobs/${id}/orders`, twice)))
+    expect(answers.map(each => each.status).sort()).toEqual([200, 409])
+  })
+  it('the supplier lives through somebody who goes away in the middle', async () => {
+    const { connect } = await import('node:net')
+    for (let attempt = 0; attempt < 5; attempt++) {
+      await new Promise<void>((done) => {
+        const line = connect(supplier.port, '127.0.0.1', () => {
+          line.write('POST /orders HTTP/1.1\r\nhost: x\r\ncontent-type: application/json\r\ncontent-length: 1000\r\n\r\n{"key":')
+          setTimeout(() => { line.destroy(); done() }, 20)
+        })
+      })
+    }
+    expect((await fetch(`http://127.0.0.1:${supplier.port}/orders`)).status).toBe(200)
   })
 })

@@ -29,7 +29,7 @@ useKeys({ Backspace: store.undo })
     <OwnOrder v-if="entering" :line="lines.find(line => line.key === entering)!" @close="entering = null" />
     <template #margin>
       <h2 class="border-b border-ink pb-1 text-lg">Orders</h2>
-      <p v-if="state.orders.length === 0" class="mt-2 text-quiet">Nothing is ordered yet. A part’s day holds in the plan from the moment it is ordered.</p>
+      <p v-if="state.orders.length + state.askedOrders.length === 0" class="mt-2 text-quiet">Nothing is ordered yet. A part’s day holds in the plan from the moment it is ordered.</p>
       <template v-else>
         <button class="button mt-2" :disabled="checking" @click="check">{{ checking ? 'Asking' : 'Ask after them' }}</button>
         <OrderLines class="mt-2" />

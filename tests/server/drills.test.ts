@@ -1,0 +1,20 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { databaseDrill } from '../drills/database'
+import { freshDatabase } from '../support/database'
+import type { TestDatabase } from '../support/database'
+
+/** The short forms of `npm run drill:database`; the long ones take a real database away for a minute, ten times each. */
+let database: TestDatabase
+beforeAll(async () => { database = await freshDatabase() })
+afterAll(() => database.drop())
+
+describe('the database goes away', () => {
+  it.each([['refused', 'stop', 3_000], ['cut off', 'cut', 500], ['silent', 'silence', 9_000]] as const)('%s: nobody hangs, nothing said yes to is lost, and all is good again in seconds', async (_name, fault, awayMs) => {
+    const drill = await databaseDrill(database, { fault, awayMs, afterMs: 4_000 })
+    expect(drill).toMatchObject({ lost: 0, doubled: 0, stale: 0 })
+    expect(drill.acknowledged).toBeGreaterThan(20)
+    expect(drill.requestsAfter).toBeGreaterThan(50)
+    expect(drill.goodPercent).toBeGreaterThanOrEqual(99)
+    expect(drill.longestSeconds).toBeLessThan(12)
+  }, 90_000)
+})
