@@ -77,6 +77,12 @@ pg_stop() {
   PG_STARTED=
 }
 
+# pg_away HOME MODE: stops the server of a data folder, "immediate" as by a crash; pg_back HOME PORT: starts it again where it was.
+pg_away() { (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$1/data" -m "$2" -w stop >/dev/null); }
+pg_back() {
+  (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$1/data" -w -l "$1/log" -o "-p $2 -c listen_addresses=127.0.0.1 -c unix_socket_directories='$1'" start >/dev/null)
+}
+
 # pg_database NAME: makes the database unless it is there.
 pg_database() {
   "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U eldrin -d postgres -tAc "select 1 from pg_database where datname = '$1'" | grep -q 1 \

@@ -1,24 +1,11 @@
 import { z } from 'zod'
 import { JOB_FORMAT, JOB_FORMAT_VERSION } from '../core/formats/job-file'
 import { device, HIGHEST_JOB_NUMBER, instant, key, uuid, words } from './common'
-import { circumstances, payloads, utcOffset } from './events'
+import { circumstances, payloads } from './events'
 import { symptoms } from './jobs'
+import { clock, plan, procedure } from './procedure-file'
 
 const id = key(200)
-const procedure = z.looseObject({
-  packId: id, packVersion: z.number(), title: z.string(), options: z.record(z.string(), z.string()), hands: z.union([z.literal(1), z.literal(2)]),
-  operations: z.array(z.looseObject({
-    id, title: z.string(), phase: z.string(), place: z.string(), car: z.string(), minutes: z.array(z.number()).length(3), tools: z.array(z.string()), needs: z.array(z.string()), gives: z.array(z.string()), ends: z.array(z.string()),
-    takesOff: z.record(z.string(), z.number()), putsBack: z.record(z.string(), z.number()), readings: z.array(z.looseObject({ id })), cautions: z.array(z.string()), parts: z.record(z.string(), z.number()),
-  })),
-  links: z.array(z.looseObject({ before: id, after: id, kind: z.string(), because: z.string(), waitMinutes: z.number() })),
-  items: z.array(z.looseObject({ id })), facts: z.array(z.looseObject({ id })), groups: z.array(z.looseObject({ id })), parts: z.array(z.looseObject({ id })),
-  tools: z.array(z.looseObject({ id })), cautions: z.array(z.looseObject({ id })), outlines: z.array(z.looseObject({ id })), ladders: z.array(z.looseObject({ id })),
-  positions: z.looseObject({ raised: z.looseObject({}), ground: z.looseObject({}) }), bench: z.looseObject({ sheets: z.array(z.looseObject({ id })) }),
-})
-const plan = z.looseObject({ order: z.array(id), steps: z.array(z.looseObject({ id, startMinutes: z.number(), finishMinutes: z.number() })), totals: z.looseObject({ minutes: z.number() }) })
-const clock = z.looseObject({ at: instant, minutes: z.number(), utcOffsetMinutes: utcOffset })
-
 /** What only the server writes into a log. */
 const opened = {
   'job-opened': z.strictObject({

@@ -11,8 +11,8 @@ export class Refused extends Error {
 /** The supplier could not be asked, or said no; whether it may have done what was asked is known by `saidNo`. */
 export class SupplierRefused extends Refused {
   readonly saidNo: boolean
-  constructor({ message, saidNo }: { message: string, saidNo: boolean }) {
-    super(503, [{ path: 'supplier', reason: message }])
+  constructor({ message, saidNo, status }: { message: string, saidNo: boolean, status: number }) {
+    super(status, [{ path: 'supplier', reason: message }])
     this.saidNo = saidNo
   }
 }

@@ -20,7 +20,7 @@ export function httpSupplier(base: string): PartsSupplier {
       throw new SupplierError((error as Error).name === 'TimeoutError' ? 'The supplier is slow today and did not answer in time.' : 'The supplier does not answer.', false)
     }
     const answer: unknown = await response.json().catch(() => null)
-    if (!response.ok) throw new SupplierError((answer as { reason?: string } | null)?.reason ? `The supplier says: ${(answer as { reason: string }).reason}` : `The supplier refused (${response.status}).`, true)
+    if (!response.ok) throw new SupplierError((answer as { reason?: string } | null)?.reason ? `The supplier says: ${(answer as { reason: string }).reason}` : `The supplier refused (${response.status}).`, true, response.status < 500 ? 409 : 503)
     const read = schema.safeParse(answer)
     if (!read.success) throw new SupplierError('The supplier’s answer cannot be read.', false)
     return read.data

@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { databaseDrill } from '../drills/database'
+import { killDrill } from '../drills/kill'
 import { freshDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
 
-/** The short forms of `npm run drill:database`; the long ones take a real database away for a minute, ten times each. */
+/** The short forms of `npm run drill:database` and `npm run drill:kill`. */
 let database: TestDatabase
 beforeAll(async () => { database = await freshDatabase() })
 afterAll(() => database.drop())
@@ -18,3 +19,9 @@ describe('the database goes away', () => {
     expect(drill.longestSeconds).toBeLessThan(12)
   }, 90_000)
 })
+
+it('the server is killed under posting: nothing it said yes to is lost or doubled, and every stream hears all', async () => {
+  const drill = await killDrill(database, { kills: 8 })
+  expect(drill).toMatchObject({ kills: 8, lost: 0, doubled: 0, stale: 0 })
+  expect(drill.acknowledged).toBeGreaterThan(20)
+}, 120_000)

@@ -1,0 +1,28 @@
+import { startSupplier } from '../../stand-ins/supplier/server'
+import { startApp } from '../support/app'
+import { freshDatabase } from '../support/database'
+import { fuzz } from './fuzz'
+
+/** `npm run fuzz`: 100 000 requests over all routes; ELDRIN_FUZZ_REQUESTS and ELDRIN_FUZZ_SEED change that. */
+const requests = Number(process.env.ELDRIN_FUZZ_REQUESTS ?? 100_000)
+const seed = Number(process.env.ELDRIN_FUZZ_SEED ?? Date.now() % 1_000_000)
+/** Where the server's memory ends above where it was after a quarter of the requests by more, it is not level. */
+const LEVEL_MB = 120
+const DELAY_MS = 200
+
+const database = await freshDatabase()
+const supplier = await startSupplier({ port: 0, seed: 7 })
+const app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: `http://127.0.0.1:${supplier.port}` })
+try {
+  const report = await fuzz(app, database, { requests, seed })
+  console.log(`seed ${seed}: ${report.requests} requests; answers ${JSON.stringify(report.byStatus)}`)
+  console.log(`5xx: ${report.broken}; half written: ${report.halfWritten}; memory ${report.memoryMb[0]} → ${report.memoryMb[1]} MB; somebody else waited ${report.others99Ms} ms for 99 in 100, ${report.othersMostMs} ms at most`)
+  for (const example of report.examples) console.log(example)
+  const fails = [report.broken > 0, report.halfWritten > 0, report.memoryMb[1] - report.memoryMb[0] > LEVEL_MB, report.othersMostMs > DELAY_MS]
+  process.exitCode = fails.some(Boolean) ? 1 : 0
+}
+finally {
+  await app.kill()
+  await supplier.close()
+  await database.drop()
+}
