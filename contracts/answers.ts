@@ -31,6 +31,8 @@ export interface GarageAnswer {
   partsMarginPercent: number
   callOut: number
   paper: 'a4' | 'letter'
+  /** IANA name; days on papers are days there. */
+  timeZone: string
   /** Where it works, for the hour of darkness; degrees north and east. */
   location: { latitude: number, longitude: number } | null
 }

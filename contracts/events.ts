@@ -26,8 +26,8 @@ export const circumstances = z.strictObject({
 
 export const utcOffset = z.number().int().min(-840).max(840)
 
-/** What only the server writes: opening a job, planning it, switching its options, and what it asks of the supplier. */
-type ServerType = 'job-opened' | 'plan-made' | 'options-switched' | 'order-asked' | 'order-failed'
+/** What only the server writes: opening a job, planning it, switching its options, what it asks of the supplier, and papers that leave the house. */
+type ServerType = 'job-opened' | 'plan-made' | 'options-switched' | 'order-asked' | 'order-failed' | 'paper-issued'
 
 /** What a device may post about a job. */
 export const payloads = {

@@ -3,6 +3,7 @@ import { JOB_FORMAT, JOB_FORMAT_VERSION } from '../core/formats/job-file'
 import { device, HIGHEST_JOB_NUMBER, instant, key, uuid, words } from './common'
 import { circumstances, payloads } from './events'
 import { symptoms } from './jobs'
+import { issuedPaper } from './papers'
 import { clock, plan, procedure } from './procedure-file'
 
 const id = key(200)
@@ -18,6 +19,7 @@ const opened = {
   'options-switched': z.strictObject({ procedure, plan, circumstances, clock }),
   'order-asked': z.strictObject({ orderId: uuid, partId: id, count: z.number().int().min(1).max(200) }),
   'order-failed': z.strictObject({ orderId: uuid, because: words(300) }),
+  'paper-issued': issuedPaper,
 }
 
 const event = z.discriminatedUnion('type', Object.entries({ ...opened, ...payloads }).map(([type, payload]) => z.strictObject({

@@ -48,6 +48,15 @@ export const newJob = z.strictObject({
 })
 export type NewJob = z.infer<typeof newJob>
 
+function isTimeZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== ''
+  }
+  catch {
+    return false
+  }
+}
+
 /** `PATCH /api/garage` */
 export const garageSettings = z.strictObject({
   name: words(80),
@@ -69,6 +78,7 @@ export const garageSettings = z.strictObject({
   partsMarginPercent: z.number().min(0, 'A margin is nothing or more.').max(500, 'No margin is that high.'),
   callOut: z.number().min(0, 'A call-out costs nothing or more.').max(100_000, 'No call-out costs that much.'),
   paper: z.enum(['a4', 'letter']),
+  timeZone: z.string().max(60).refine(isTimeZone, 'No time zone is called that. One like Europe/Lisbon is wanted.'),
   latitude: z.number().min(-90, 'Degrees north, from -90 to 90.').max(90, 'Degrees north, from -90 to 90.').nullable(),
   longitude: z.number().min(-180, 'Degrees east, from -180 to 180.').max(180, 'Degrees east, from -180 to 180.').nullable(),
 }).partial().refine(settings => Object.keys(settings).length > 0, 'Nothing to change.')

@@ -25,6 +25,8 @@ export async function project(store: GarageStore, log: JobEvent[], state: JobSta
     await store.jobs.keepOrders(jobId, [...open, ...openAsked(state)].map(order => order.orderId))
   }
   for (const event of added) {
+    // A job that came as a file may carry papers of another garage, with numbers of its own.
+    if (event.type === 'paper-issued' && event.payload.garageId === store.garageId) await store.papers.keep(jobId, event.payload)
     if (event.type === 'figure-named' && event.payload.sourceKind === 'kit-sheet' && !event.payload.borrowed) await store.kits.keep(jobId, event.payload, new Date(event.deviceTime))
   }
   if (isNew(worded)) await store.words.keep(jobId, jobWords(state, id => symptomWords[id] ?? id))

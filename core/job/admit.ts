@@ -17,6 +17,7 @@ import type { EventType, JobEvent } from './events'
 import { findingsOfStep, openFindings } from './bad-findings'
 import { holdingBack, openBeforeHandover } from './before-handover'
 import { figureMissing } from './fastening'
+import { issuedPaperJudges } from './issued-papers'
 import { openEntries } from './ledger'
 import { oldPartRefused, reconcileJudges } from './reconcile'
 import { refuse, unknownStep } from './refusal'
@@ -111,6 +112,7 @@ const judges: Judges = {
   ...boltJudges,
   ...benchJudges,
   ...askedOrderJudges,
+  ...issuedPaperJudges,
   ...ladderJudges,
   ...gapJudges,
   ...cautionJudges,
@@ -174,10 +176,10 @@ function odometerOdd(state: JobState, odometerKm: number): Refusal | null {
 }
 
 /** Acts that still make sense on a job that was called off. */
-const afterCallOff: EventType[] = ['note-added', 'undone']
+const afterCallOff: EventType[] = ['note-added', 'undone', 'paid', 'paper-issued']
 
 /** Acts that still make sense when the car is with its owner again. */
-const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared', 'old-part-gone', 'cause-found', 'paid']
+const afterHandover: EventType[] = ['note-added', 'break-in-set', 'odometer-read', 'undone', 'trouble-raised', 'trouble-cleared', 'old-part-gone', 'cause-found', 'paid', 'paper-issued']
 
 /**
  * Whether an event may enter the log of a job in this state.

@@ -1,4 +1,5 @@
 import type { AskedOrderPayloads } from './asked-orders'
+import type { IssuedPaperPayloads } from './issued-papers'
 import type { BoltCondition, BoltDetails, BoltReading, FastenerFacts, Feel, Figure, Point, TighteningPass, TighteningVerdict } from '../fasteners'
 import type { Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
@@ -36,7 +37,7 @@ export interface Vehicle {
 export interface RunWrench { id: string, name: string, overdue: boolean, adapterLengthMm: number, adapterAngleDeg: number, lengthMm: number }
 
 /** What each type of event carries. */
-export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayloads, DiagnosisPayloads, PaymentPayloads, PlacingPayloads, RoadPayloads, CautionPayloads, AskedOrderPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
+export interface EventPayloads extends BenchPayloads, BleedPayloads, ClosingPayloads, DiagnosisPayloads, PaymentPayloads, PlacingPayloads, RoadPayloads, CautionPayloads, AskedOrderPayloads, IssuedPaperPayloads, GapPayloads, LadderPayloads, ReconcilePayloads, ReservoirPayloads {
   'job-opened': {
     number: number
     /** Its number in the garage that it was begun in, where that is another. */

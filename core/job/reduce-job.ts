@@ -17,6 +17,7 @@ import { gapAppliers } from './gaps'
 import { closeLadder, ladderAppliers } from './ladders'
 import { effectiveEvents } from './effective-events'
 import type { EventType, JobEvent } from './events'
+import { issuedPaperAppliers } from './issued-papers'
 import { noteOnSheets } from './note-on-sheets'
 import { readPlan } from './older-plan'
 import { pastOf } from './past'
@@ -34,7 +35,7 @@ export function emptyJob(): JobState {
     complaint: { symptoms: [], text: '' }, pumpTest: { result: 'not-done', strokes: null }, odometerKm: null, openedAt: null,
     procedure: null, plan: null, circumstances: noCircumstances, clock: null, done: dict(), ledger: dict(), everOff: dict(), facts: [], car: 'ground', place: 'top',
     notes: [], readings: [], timers: dict(), troubles: [], figures: dict(), fasteners: dict(), boards: dict(), askedOrders: [], addedParts: [], runs: [], ladderRuns: [], gaps: [], bleeding: dict(), reservoirs: dict(), gears: dict(),
-    breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, payments: [], checks: dict(), road: dict(), findings: dict(), causeFound: null, comeback: null, acknowledged: dict(), replaced: dict(), leftOpen: dict(), ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
+    breakIn: null, site: { site: 'bay', travelMinutes: 0, notBefore: null }, payments: [], issuedPapers: [], checks: dict(), road: dict(), findings: dict(), causeFound: null, comeback: null, acknowledged: dict(), replaced: dict(), leftOpen: dict(), ...emptyBench(), handedOver: null, calledOff: null, lastSeq: 0, lastAt: null,
   }
 }
 
@@ -194,6 +195,7 @@ const appliers: Appliers = {
   },
   ...benchAppliers,
   ...askedOrderAppliers,
+  ...issuedPaperAppliers,
   ...ladderAppliers,
   ...gapAppliers,
   ...cautionAppliers,

@@ -5,6 +5,7 @@ import type { CarPosition, Place, Procedure } from '../packs/types'
 import type { Plan } from '../sequence/types'
 import type { Circumstances, PlanClock } from './circumstances'
 import type { GapRecord } from './gaps'
+import type { IssuedPaper } from './issued-papers'
 import type { LadderRun } from './ladders'
 import type { BreakInReading } from './break-in'
 import type { MadeCheck } from './closing'
@@ -164,6 +165,8 @@ export interface JobState extends BenchState, Diagnosis {
   breakIn: BreakIn | null
   site: WeekPlacing
   payments: Payment[]
+  /** Papers that left the house, the newest last. */
+  issuedPapers: IssuedPaper[]
   /** Closing checks made by hand. */
   checks: Record<string, MadeCheck>
   /** Task of the road test → what it showed. */

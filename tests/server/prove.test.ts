@@ -153,6 +153,47 @@ describe('papers', () => {
   })
 })
 
+describe('a paper that left the house', () => {
+  const issue = (jobId: string, kind: string, corrects: string | null = null, id = crypto.randomUUID()) => call('POST', `/api/jobs/${jobId}/papers`, { id, kind, corrects, personId, deviceId: 'test', at: '2026-03-02T10:00:00.000Z' })
+  const read = async (jobId: string, paperId: string) => (await call('GET', `/api/jobs/${jobId}/papers/issued/${paperId}`)).json() as { title: string, facts: [string, string][], sections: unknown[] }
+
+  it('is numbered and dated where the garage is, and says the same whatever rates and currency become', async () => {
+    const jobId = await worked(null, {}, handOver)
+    expect((await call('PATCH', '/api/garage', { timeZone: 'Pacific/Kiritimati' })).status).toBe(200)
+    const id = crypto.randomUUID()
+    const first = await issue(jobId, 'invoice', null, id)
+    expect(first.status).toBe(201)
+    expect((await issue(jobId, 'invoice', null, id)).json()).toEqual(first.json())
+    const { number } = first.json() as { number: number }
+    const before = await read(jobId, id)
+    expect(before.title).toBe(`Invoice ${number}`)
+    expect(Object.fromEntries(before.facts).Issued).toBe(new Intl.DateTimeFormat('en-GB', { timeZone: 'Pacific/Kiritimati', day: 'numeric', month: 'long', year: 'numeric' }).format(new Date()))
+    expect((await call('PATCH', '/api/garage', { labourPerHour: 240, currency: 'EUR', taxPercent: 3, name: 'Another name', timeZone: 'UTC' })).status).toBe(200)
+    expect(await read(jobId, id)).toEqual(before)
+    const draft = (await call('GET', `/api/jobs/${jobId}/papers/invoice`)).json() as typeof before
+    expect(Object.fromEntries(draft.facts).Draft).toBeDefined()
+    expect(draft.sections).not.toEqual(before.sections)
+
+    const again = await issue(jobId, 'invoice')
+    expect(again.status).toBe(409)
+    const correction = crypto.randomUUID()
+    expect((await issue(jobId, 'invoice', id, correction)).json()).toMatchObject({ number: number + 1 })
+    expect(Object.fromEntries((await read(jobId, correction)).facts)['In place of']).toBe(`Invoice ${number}`)
+    expect(await read(jobId, id)).toEqual(before)
+    const pdf = await fetch(`${app.base}/api/jobs/${jobId}/papers/issued/${id}?as=pdf`)
+    expect(pdf.headers.get('content-type')).toBe('application/pdf')
+    expect((await call('POST', `/api/jobs/${jobId}/events`, { events: [incoming('undone', { eventId: correction })] })).status).toBe(409)
+  })
+  it('has a number that no other has, also when several are issued at once; a hand-over only of a car that was handed over', async () => {
+    const jobs = await Promise.all([worked(null), worked(null), worked(null)])
+    const numbers = (await Promise.all(jobs.map(jobId => issue(jobId, 'estimate')))).map(answer => (answer.json() as { number: number }).number)
+    expect(new Set(numbers).size).toBe(3)
+    expect((await issue(jobs[0]!, 'hand-over')).status).toBe(409)
+    expect((await call('GET', `/api/jobs/${jobs[0]}/papers/issued/${crypto.randomUUID()}`)).status).toBe(404)
+    expect((await call('PATCH', '/api/garage', { timeZone: 'Middle/Earth' })).status).toBe(422)
+  })
+})
+
 describe('a link for the customer', () => {
   it('shows one job to who has it, cannot be guessed, and ends when it is revoked', async () => {
     const jobId = await worked(null, {}, handOver)

@@ -4,8 +4,10 @@ import { issuesOf } from '../../lib/reason-of'
 
 /** What the garage is called and where it is, as its papers say it. */
 const garage = useGarageStore()
-const { name, town, address } = garage.garage!
-const form = reactive({ name, town, address })
+const { name, town, address, timeZone } = garage.garage!
+const form = reactive({ name, town, address, timeZone })
+const zones = Intl.supportedValuesOf('timeZone')
+const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 const problems = ref<Record<string, string>>({})
 const saved = ref('')
 const fields = [{ id: 'name', label: 'Name', max: 80 }, { id: 'town', label: 'Town', max: 80 }, { id: 'address', label: 'Street, telephone, as papers say it', max: 200 }] as const
@@ -29,6 +31,13 @@ async function save() {
         <label class="label" :for="`garage-${field.id}`">{{ field.label }}</label>
         <input :id="`garage-${field.id}`" v-model="form[field.id]" class="mt-1" :maxlength="field.max" :aria-invalid="problems[field.id] ? true : undefined" :aria-describedby="`garage-${field.id}-problem`">
         <p :id="`garage-${field.id}-problem`" class="text-danger" role="alert">{{ problems[field.id] }}</p>
+      </div>
+      <div>
+        <label class="label" for="garage-timeZone">Time zone, by which papers are dated</label>
+        <input id="garage-timeZone" v-model="form.timeZone" class="mt-1" list="time-zones" maxlength="60" autocomplete="off" :aria-invalid="problems.timeZone ? true : undefined" aria-describedby="garage-timeZone-problem">
+        <datalist id="time-zones"><option v-for="zone in zones" :key="zone" :value="zone" /></datalist>
+        <p v-if="form.timeZone !== here" class="mt-1"><button type="button" class="button" @click="form.timeZone = here">As this device: {{ here }}</button></p>
+        <p id="garage-timeZone-problem" class="text-danger" role="alert">{{ problems.timeZone }}</p>
       </div>
       <p class="flex items-center gap-4"><button class="button button-main">Keep this</button><span role="status">{{ saved }}</span></p>
     </form>

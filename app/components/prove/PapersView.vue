@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { PaperKind } from '../../../core/formats'
+import { issuedKinds } from '../../../core/job'
+import type { IssuedKind } from '../../../core/job'
 import { issuesOf } from '../../lib/reason-of'
 
 /** The papers of a job to look at, print or take along; and the job itself in open formats. */
@@ -13,6 +15,7 @@ const papers: { kind: PaperKind, name: string, what: string }[] = [
   { kind: 'break-in', name: 'Break-in card', what: 'One page for the glovebox.' },
   { kind: 'invoice', name: 'Invoice', what: 'Computed minutes with the worked ones beside them, parts, tax.' },
 ]
+const isIssued = (kind: PaperKind): kind is IssuedKind => (issuedKinds as readonly string[]).includes(kind)
 const tables = [{ name: 'bolts', what: 'Bolts' }, { name: 'readings', what: 'Readings' }, { name: 'parts', what: 'Parts' }, { name: 'times', what: 'Times' }]
 const { state } = useJob()
 const t = useTerms()
@@ -35,10 +38,11 @@ useKeys({ Backspace: store.undo })
   <SheetWithMargin margin-title="In open formats">
     <ProveHead />
     <h1 class="text-2xl">Papers</h1>
+    <p class="mt-2 text-quiet">A draft follows the job and the garage’s rates. What is issued has a number and a day, and says for ever what it said then.</p>
     <ChoiceRow v-model="size" class="mt-3" label="Paper" hide-label :choices="[{ id: 'a4', label: 'A4' }, { id: 'letter', label: 'Letter' }]" />
     <ul class="ruled mt-4">
       <li v-for="paper in papers" :key="paper.kind" class="flex flex-wrap items-center justify-between gap-3 py-3">
-        <span class="min-w-48 flex-1"><span class="block text-lg font-semibold">{{ paper.name }}</span><span class="text-quiet">{{ t(paper.what) }}</span></span>
+        <span class="min-w-48 flex-1"><span class="block text-lg font-semibold">{{ paper.name }}</span><span class="text-quiet">{{ t(paper.what) }}</span><IssuedPapers v-if="isIssued(paper.kind)" :kind="paper.kind" /></span>
         <span class="flex gap-2"><NuxtLink class="button" :to="path(`papers/${paper.kind}`)">Look at it</NuxtLink><a class="button button-main" :href="`/api/jobs/${store.jobId}/papers/${paper.kind}?as=pdf&paper=${size}`" :aria-label="`${paper.name} as PDF`" target="_blank">PDF</a></span>
       </li>
     </ul>

@@ -7,11 +7,12 @@ const { store, path } = useJob()
 const garage = useGarageStore()
 const route = useRoute()
 const paper = shallowRef<PaperDoc | null>(null)
+const source = computed(() => `/api/jobs/${store.jobId}/papers/${route.query.issued ? `issued/${String(route.query.issued)}` : String(route.params.kind)}`)
 const problem = ref('')
 async function load() {
   problem.value = ''
   try {
-    paper.value = await $fetch<PaperDoc>(`/api/jobs/${store.jobId}/papers/${String(route.params.kind)}`)
+    paper.value = await $fetch<PaperDoc>(source.value)
   }
   catch (error) {
     problem.value = issuesOf(error)[0]!.reason
@@ -27,7 +28,7 @@ const shown = computed(() => paper.value?.sections.filter(section => (section.li
     <div class="no-print mb-6 flex flex-wrap gap-3">
       <NuxtLink :to="{ path: path('prove'), query: { at: 'papers' } }" class="button">Back</NuxtLink>
       <button class="button button-main" @click="printPage">Print</button>
-      <a v-if="paper" class="button" :href="`/api/jobs/${store.jobId}/papers/${paper.kind}?as=pdf`" target="_blank">PDF</a>
+      <a v-if="paper" class="button" :href="`${source}?as=pdf`" target="_blank">PDF</a>
     </div>
     <div v-if="problem" role="alert"><h1 class="text-2xl">This paper could not be made</h1><p class="mt-3">{{ problem }}</p><button class="button mt-4" @click="load">Try again</button></div>
     <p v-else-if="!paper" role="status">Writing it</p>

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { format, parseISO } from 'date-fns'
+import { paperInForce } from '../../../core/job'
+import type { IssuedKind } from '../../../core/job'
+import { paperTitles } from '../../../core/formats/papers'
+import { deviceId, newId } from '../../lib/ids'
+import { issuesOf } from '../../lib/reason-of'
+
+/** Papers of one kind that left the house, and the way to send one out: numbered, dated, and the same for ever. */
+const props = defineProps<{ kind: IssuedKind }>()
+const { store, state, path } = useJob()
+const garage = useGarageStore()
+const issued = computed(() => state.value.issuedPapers.filter(paper => paper.kind === props.kind))
+const inForce = computed(() => paperInForce(state.value, props.kind))
+const replacedBy = (paperId: string) => issued.value.find(paper => paper.corrects === paperId)
+const issuing = ref(false)
+const problem = ref('')
+let id = newId()
+async function issue() {
+  issuing.value = true
+  problem.value = ''
+  try {
+    await $fetch(`/api/jobs/${store.jobId}/papers`, { method: 'POST', body: { id, kind: props.kind, corrects: inForce.value?.paperId ?? null, personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString() } })
+    id = newId()
+    await store.refresh()
+  }
+  catch (error) {
+    problem.value = issuesOf(error)[0]!.reason
+  }
+  finally {
+    issuing.value = false
+  }
+}
+</script>
+
+<template>
+  <div>
+    <ul v-if="issued.length" class="mt-2">
+      <li v-for="paper in issued" :key="paper.paperId" class="flex flex-wrap items-center gap-x-3">
+        <span :class="replacedBy(paper.paperId) ? 'text-quiet line-through' : 'font-semibold'">{{ paperTitles[kind] }} <span class="figure">{{ paper.number }}</span>, {{ format(parseISO(paper.issuedOn), 'd MMM yyyy') }}</span>
+        <span v-if="replacedBy(paper.paperId)" class="text-quiet">in its place {{ replacedBy(paper.paperId)!.number }}</span>
+        <NuxtLink class="flex min-h-11 items-center underline" :to="{ path: path(`papers/${kind}`), query: { issued: paper.paperId } }" :aria-label="`Look at ${paperTitles[kind]} ${paper.number}`">Look</NuxtLink>
+        <a class="flex min-h-11 items-center underline" :href="`/api/jobs/${store.jobId}/papers/issued/${paper.paperId}?as=pdf`" target="_blank" :aria-label="`${paperTitles[kind]} ${paper.number} as PDF`">PDF</a>
+      </li>
+    </ul>
+    <button class="button mt-2" :disabled="issuing" @click="issue">{{ issuing ? 'Issuing' : inForce ? `Issue a new one in place of ${inForce.number}` : 'Issue it' }}<span class="sr-only">: {{ paperTitles[kind] }}</span></button>
+    <p class="text-danger" role="alert">{{ problem }}</p>
+  </div>
+</template>
