@@ -1,4 +1,5 @@
 import { v4 } from 'uuid'
+import { keepHere, readHere } from './keep-here'
 
 /** A new id for an event or a thing. Works also where the page is not served over TLS. */
 export const newId = (): string => v4()
@@ -7,9 +8,9 @@ const DEVICE_KEY = 'eldrin-device'
 
 /** The id of this device, made at the first use and kept. */
 export function deviceId(): string {
-  const known = localStorage.getItem(DEVICE_KEY)
+  const known = readHere(DEVICE_KEY)
   if (known) return known
   const fresh = newId()
-  localStorage.setItem(DEVICE_KEY, fresh)
+  keepHere(DEVICE_KEY, fresh)
   return fresh
 }

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { GarageAnswer } from '../../contracts/answers'
+import { keepHere, readHere } from '../lib/keep-here'
 import type { GarageSettings, PersonBody } from '../../contracts/jobs'
 
 const PERSON_KEY = 'eldrin-person'
@@ -8,7 +9,7 @@ const PERSON_KEY = 'eldrin-person'
 export const useGarageStore = defineStore('garage', () => {
   const garage = shallowRef<GarageAnswer | null>(null)
   const problem = ref('')
-  const personId = ref(localStorage.getItem(PERSON_KEY) ?? '')
+  const personId = ref(readHere(PERSON_KEY) ?? '')
 
   async function load() {
     problem.value = ''
@@ -35,7 +36,7 @@ export const useGarageStore = defineStore('garage', () => {
 
   function choosePerson(id: string) {
     personId.value = id
-    localStorage.setItem(PERSON_KEY, id)
+    keepHere(PERSON_KEY, id)
   }
 
   return { garage, problem, personId, load, change, savePerson, choosePerson }

@@ -54,8 +54,11 @@ export async function device(baseOf: () => string, jobId: string, tally: Tally, 
 export async function follower(baseOf: () => string, jobId: string, heard: Set<string>, signal: AbortSignal): Promise<void> {
   let last = 0
   while (!signal.aborted) {
+    const line = new AbortController()
+    const hangUp = () => line.abort()
+    signal.addEventListener('abort', hangUp)
     try {
-      const response = await fetch(`${baseOf()}/api/jobs/${jobId}/stream?after=${last}`, { signal })
+      const response = await fetch(`${baseOf()}/api/jobs/${jobId}/stream?after=${last}`, { signal: line.signal })
       let left = ''
       const text = new TextDecoder()
       for await (const chunk of response.body! as unknown as AsyncIterable<Uint8Array>) {
@@ -73,6 +76,7 @@ export async function follower(baseOf: () => string, jobId: string, heard: Set<s
     catch {
       // The stream broke; it is taken up again.
     }
+    signal.removeEventListener('abort', hangUp)
     await pause(300)
   }
 }

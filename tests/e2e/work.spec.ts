@@ -216,3 +216,16 @@ test('a bolt that will not turn is taken up its ladder, hot work only with its p
   expect(state.ladderRuns[0]).toMatchObject({ solvedBy: 'heat', tries: [{ outcome: 'failed' }, { outcome: 'failed' }, { outcome: 'failed' }, { outcome: 'failed' }, { outcome: 'worked' }] })
   expect(state.addedParts.map(part => part.name)).toEqual(['New bolt of the same class and length'])
 })
+
+test('a browser that keeps nothing, or a full one, is said so; the work goes on', async ({ page, stage }) => {
+  const jobId = await stage.openJob()
+  await page.addInitScript(() => Object.defineProperty(window, 'localStorage', { get: () => { throw new DOMException('denied', 'SecurityError') } }))
+  await view(page, stage, jobId, 'work')
+  await expect(page.getByText('forbids Eldrin to keep anything')).toBeVisible()
+  await page.getByRole('button', { name: 'I see' }).click()
+  await expect(page.getByText('forbids Eldrin to keep anything')).toHaveCount(0)
+  const before = (await stage.state(jobId)).lastSeq
+  await page.keyboard.press('t')
+  await settled(page)
+  expect((await stage.state(jobId)).lastSeq).toBe(before + 1)
+})

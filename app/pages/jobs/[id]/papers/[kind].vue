@@ -3,7 +3,7 @@ import type { PaperDoc } from '../../../../../core/formats'
 import { issuesOf } from '../../../../lib/reason-of'
 
 /** A paper as a page that prints. */
-const { store, path } = useJob()
+const { store, state, path } = useJob()
 const garage = useGarageStore()
 const route = useRoute()
 const paper = shallowRef<PaperDoc | null>(null)
@@ -19,6 +19,8 @@ async function load() {
   }
 }
 onMounted(load)
+/** As it stood on the paper that left the house. */
+const letterhead = computed(() => state.value.issuedPapers.find(issued => issued.paperId === route.query.issued)?.letterhead ?? garage.garage)
 const printPage = () => window.print()
 const shown = computed(() => paper.value?.sections.filter(section => (section.lines?.length ?? 0) + (section.table?.rows.length ?? 0) > 0) ?? [])
 </script>
@@ -34,7 +36,7 @@ const shown = computed(() => paper.value?.sections.filter(section => (section.li
     <p v-else-if="!paper" role="status">Writing it</p>
     <template v-else>
       <header class="flex flex-wrap items-baseline justify-between gap-x-6 border-b-4 border-ink pb-2">
-        <div><p class="text-xl font-bold">{{ garage.garage?.name }}</p><p class="text-quiet">{{ garage.garage?.town }}</p></div><p class="figure">Job {{ paper.facts[0]![1] }}</p>
+        <div><p class="text-xl font-bold">{{ letterhead?.name }}</p><p class="text-quiet">{{ letterhead?.town }}</p></div><p class="figure">Job {{ paper.facts[0]![1] }}</p>
       </header>
       <h1 class="mt-5 text-2xl">{{ paper.title }}</h1>
       <dl class="mt-3 grid grid-cols-[8rem_1fr] gap-y-1"><template v-for="[name, value] in paper.facts.slice(1)" :key="name"><dt class="text-quiet">{{ name }}</dt><dd>{{ value }}</dd></template></dl>
