@@ -7,7 +7,7 @@ import { id, sentence } from './pack-words'
 /** Ways of bleeding, as they stand in `packs/bleeding.yaml` and in the pack file of a layout. */
 export const bleedWay = z.strictObject({
   id, title: sentence, method: z.enum(bleedMethods), counts: z.enum(bleedCounts), one: sentence, many: sentence,
-  minutes: z.tuple([z.number().positive(), z.number().positive(), z.number().positive()]).refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order').optional(),
+  minutes: z.tuple([z.number().positive().max(6000), z.number().positive().max(6000), z.number().positive().max(6000)]).refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order').optional(),
   perRound: z.number().int().min(1).max(100), restMinutes: z.number().int().min(1).max(1440),
   strokeShare: z.number().min(0).max(1).default(0), portionMl: z.number().min(-500).max(500).default(0),
   bleeder: z.boolean().default(false),

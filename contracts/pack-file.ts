@@ -10,9 +10,11 @@ import { id, sentence, when } from './pack-words'
 
 /** The files a pack is written in. Unknown keys are refused, so that a slip of the pen is not passed over. */
 
-const threePoint = z.tuple([z.number().positive(), z.number().positive(), z.number().positive()])
+/** No piece of work of a car takes longer, in minutes. */
+const workMinutes = z.number().positive().max(6000, 'no piece of work takes that long')
+const threePoint = z.tuple([workMinutes, workMinutes, workMinutes])
   .refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order')
-const counts = z.record(id, z.number().int().positive())
+const counts = z.record(id, z.number().int().positive().max(200, 'no car has so many'))
 const car = z.enum(['ground', 'raised', 'either'])
 
 const badAnswer = z.strictObject({ because: sentence, options: z.record(id, z.array(id).min(1)).optional(), renews: z.array(id).min(1).optional(), ladder: id.optional(), sheet: id.optional() })
@@ -109,7 +111,7 @@ const link = z.strictObject({
   after: ends,
   kind: z.enum(linkKinds),
   because: sentence,
-  wait: z.number().positive().optional(),
+  wait: z.number().positive().max(20_000, 'nothing of a car waits that long').optional(),
   atOnce: z.boolean().optional(),
   school: sentence.optional(),
   when: when.default([]),
@@ -120,7 +122,7 @@ const link = z.strictObject({
   ...(wait ? { waitMinutes: wait } : {}),
   mirror: mirror ?? (rest.kind === 'physical' || rest.kind === 'access'),
 }))))
-const links = z.array(link).default([]).transform(list => list.flat())
+const links = z.array(link).max(2000, 'no layout has so many links').default([]).transform(list => list.flat())
 
 const item = z.strictObject({
   id, name: sentence, state: z.enum(itemStates), goesTo: sentence.optional(), part: z.enum(drawnParts).optional(), singleUse: sentence.optional(),
@@ -158,7 +160,7 @@ const ladder = z.strictObject({
 }).refine(value => value.everywhere || value.when.length + value.steps.length > 0, { path: ['steps'], error: 'a ladder says where it stands: when, steps or everywhere' })
 
 const moduleParts = {
-  items: z.array(item).default([]),
+  items: z.array(item).max(500, 'no car has so many things').default([]),
   facts: z.array(z.strictObject({
     id, name: sentence, because: sentence, kind: z.enum(linkKinds),
     initially: z.boolean().default(false), carStays: z.enum(['ground', 'raised']).optional(), guards: z.literal('pedal').optional(),
@@ -173,7 +175,7 @@ const moduleParts = {
 }
 
 const { assumes: _assumes, ...wholeParts } = moduleParts
-const wholeModule = z.strictObject({ id, title: sentence, ...wholeParts, operations: z.array(operation).min(1) }).transform((value): PackModule => ({ ...value, assumes: {} }))
+const wholeModule = z.strictObject({ id, title: sentence, ...wholeParts, operations: z.array(operation).min(1).max(400, 'no module has so much work') }).transform((value): PackModule => ({ ...value, assumes: {} }))
 
 const adjustments = z.strictObject({
   moves: z.partialRecord(z.enum(places), z.enum(places)).default({}),
@@ -242,7 +244,7 @@ const caution = z.strictObject({ id, title: sentence, text: sentence, serious: z
 /** One file that holds a whole layout: what is exported, edited and imported. */
 export const packFile = z.strictObject({
   ...layoutParts,
-  options: z.array(option).default([]),
+  options: z.array(option).max(60, 'nobody is asked so much').default([]),
   positions: z.array(positioning).min(2),
   reach: z.array(reach).default([]),
   items: z.array(item).default([]),
@@ -256,7 +258,7 @@ export const packFile = z.strictObject({
   closing: z.array(closingCheck).default([]),
   roadTest: z.array(roadTask).default([]),
   drawing: drawingFile.optional(),
-  modules: z.array(wholeModule).min(1),
+  modules: z.array(wholeModule).min(1).max(100, 'no layout has so many modules'),
 }).transform((value): Pack => value)
 
 /** `packs/tools.yaml` */

@@ -1,12 +1,14 @@
+import { readlinkSync } from 'node:fs'
 import { parentPort } from 'node:worker_threads'
 import { refusalOf } from '../db/db-errors'
 import { Refused } from '../refused'
 import { tasks } from './tasks'
 import type { TaskName } from './tasks'
 
-/** What goes to a worker, and what comes back: first that the input was checked, where somebody waits for that, then how it ended. */
+/** What goes to a worker, and what comes back: that it is there, that the input was checked, where somebody waits for that, then how it ended. */
 export interface TaskOrder { name: TaskName, input: unknown }
 export type TaskAnswer =
+  | { kind: 'ready', thread: string | null }
   | { kind: 'checked' }
   | { kind: 'done', value: unknown }
   | { kind: 'refused', status: number, issues: Refused['issues'] }
@@ -24,3 +26,15 @@ parentPort!.on('message', async ({ name, input }: TaskOrder) => {
     say(refused ? { kind: 'refused', status: refused.status, issues: refused.issues } : { kind: 'failed', message: error instanceof Error ? error.stack ?? error.message : String(error) })
   }
 })
+
+/** What this thread is called where the system tells its processor time; `null` where it does not. */
+function ownThread(): string | null {
+  try {
+    return readlinkSync('/proc/thread-self')
+  }
+  catch {
+    return null
+  }
+}
+
+say({ kind: 'ready', thread: ownThread() })

@@ -1,3 +1,4 @@
+import { setMaxListeners } from 'node:events'
 import { forGarage } from '../../server/db/for-garage'
 import { startApp } from '../support/app'
 import type { TestDatabase } from '../support/database'
@@ -48,6 +49,7 @@ export async function databaseDrill(database: TestDatabase, { fault, awayMs, awa
   const tally: Tally = { acknowledged: new Map(), asked: [] }
   const stop = new AbortController()
   const hangUp = new AbortController()
+  setMaxListeners(0, hangUp.signal)
   try {
     const jobs = await openJobs(app.base, 3)
     const heard = Array.from({ length: streams }, () => new Set<string>())

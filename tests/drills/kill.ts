@@ -1,3 +1,4 @@
+import { setMaxListeners } from 'node:events'
 import { forGarage } from '../../server/db/for-garage'
 import { freePort, startApp } from '../support/app'
 import type { TestDatabase } from '../support/database'
@@ -15,6 +16,7 @@ export async function killDrill(database: TestDatabase, { kills, devices = 4, st
   const tally: Tally = { acknowledged: new Map(), asked: [] }
   const stop = new AbortController()
   const hangUp = new AbortController()
+  setMaxListeners(0, hangUp.signal)
   let longestMs = 0
   try {
     // Logs grow long in a thousand kills; each device has a job of its own, and a new one from time to time.

@@ -68,6 +68,14 @@ describe('one request stops nobody', () => {
     const answer = await send('POST', '/api/imports', file)
     expect([answer.status, (await issueOf(answer)).path]).toEqual([422, 'events[1].payload.procedure.groups[0].count'])
   })
+  it('a layout with work that never ends is refused at its schema', async () => {
+    const yaml = writePack(coverAndPart())
+    for (const endless of ['1e308', '.inf'].map(most => yaml.replace('minutes: [ 5, 10, 15 ]', `minutes: [ 5, 10, ${most} ]`))) {
+      expect(endless).not.toBe(yaml)
+      const answer = await send('POST', '/api/packs', { yaml: endless, personId })
+      expect([answer.status, (await issueOf(answer)).path]).toEqual([422, expect.stringContaining('minutes')])
+    }
+  })
   it('a body is cut while it streams', async () => {
     const { port } = new URL(app.base)
     const sent = await new Promise<number>((resolve) => {

@@ -18,18 +18,25 @@ export function databaseUrl(name: string, role?: string): string {
   return url.href
 }
 
+/** A statement on a connection of its own, since the server may have been away in between. */
+async function asAdmin(statement: string): Promise<void> {
+  const admin = new Client({ connectionString: serverUrl() })
+  await admin.connect()
+  try {
+    await admin.query(statement)
+  }
+  finally {
+    await admin.end()
+  }
+}
+
 /** A fresh database without anything in it. `query` is the owner's. */
 export async function emptyDatabase() {
   const name = `t_${crypto.randomUUID().replaceAll('-', '')}`
-  const admin = new Client({ connectionString: serverUrl() })
-  await admin.connect()
-  await admin.query(`create database ${name}`)
+  await asAdmin(`create database ${name}`)
   return {
     name, ownerUrl: databaseUrl(name), url: databaseUrl(name, APP_ROLE),
-    async drop() {
-      await admin.query(`drop database ${name} with (force)`)
-      await admin.end()
-    },
+    drop: () => asAdmin(`drop database ${name} with (force)`),
   }
 }
 
