@@ -70,7 +70,8 @@ class Lane {
   private queue: Waiting[] = []
   private current: Waiting | null = null
   private worker: Worker | null = null
-  private thread: string | null = null
+  /** Under which name the system tells the thread's processor time; `undefined` until it is there, `null` where the system tells nothing. */
+  private thread: string | null | undefined
   private timer: ReturnType<typeof setInterval> | undefined
 
   constructor(private readonly file: string) {}
@@ -85,7 +86,7 @@ class Lane {
 
   warm(): Worker {
     if (this.worker) return this.worker
-    this.thread = null
+    this.thread = undefined
     const worker = new Worker(this.file, { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } })
     worker.unref()
     worker.on('message', (answer: TaskAnswer) => { if (worker === this.worker) this.hear(answer) })
@@ -109,10 +110,12 @@ class Lane {
     const begun = performance.now()
     let before: number | null = null
     this.timer = setInterval(() => {
-      const used = this.thread === null ? null : processorMs(this.thread)
-      before ??= used
       const clock = performance.now() - begun
-      const took = used === null || before === null ? clock : Math.max(used - before, clock / CLOCK_FACTOR)
+      const used = this.thread ? processorMs(this.thread) : null
+      before ??= used
+      // A thread that only comes up has taken nothing yet.
+      const worked = this.thread === undefined ? 0 : used === null || before === null ? clock : used - before
+      const took = Math.max(worked, clock / CLOCK_FACTOR)
       if (took >= milliseconds) this.end(tooMuch(`longer than ${milliseconds / 1000} seconds`))
     }, LOOK_MS)
   }
