@@ -98,10 +98,11 @@ export async function keepJobOrder(store: GarageStore, shelf: PackShelf, state: 
   const base = `${pack.id.replace(/-job(-\d+)*$/, '')}-job-${state.number}`
   for (let number = 1; ; number++) {
     const id = `${base}${number > 1 ? `-${number}` : ''}`
+    if (shelf.packs.has(id) || await store.packs.find(id)) continue
     const own = packFromJob(pack, { options: state.procedure.options, order, because: `Our order on job ${state.number}.` }, state.procedure.links, id, title)
     const [fault] = checkPack(own, shelf.terms)
     if (fault) throw new Refused(409, [{ path: fault.path, reason: `This order makes no layout: ${fault.reason}` }])
-    if (!shelf.packs.has(id) && await store.packs.add(id, await apart('write-pack', { pack: own }), personId)) return { id, title }
+    if (await store.packs.add(id, await apart('write-pack', { pack: own }), personId)) return { id, title }
   }
 }
 

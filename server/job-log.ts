@@ -56,6 +56,8 @@ export async function appendEvents(db: Database, garageId: string, jobId: string
       accepted.push(answerFor(next))
       if (next.type === 'undone') state = reduceJob(log)
       else applyEvent(state, next)
+      // Between two events of a long posting everybody else has a turn.
+      await new Promise(resolve => setImmediate(resolve))
     }
     state.lastSeq = log.at(-1)?.seq ?? 0
     state.lastAt = log.at(-1)?.deviceTime ?? null

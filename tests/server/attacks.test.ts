@@ -76,6 +76,14 @@ describe('one request stops nobody', () => {
       expect([answer.status, (await issueOf(answer)).path]).toEqual([422, expect.stringContaining('minutes')])
     }
   })
+  it('a posting of a hundred notes, each taken back, holds up nobody', async () => {
+    const [id] = await openJobs(app.base, 1) as [string]
+    const events = Array.from({ length: 100 }, (_, index) => incoming('note-added', { stepId: null, text: `note ${index}` }) as { id: string }).flatMap(event => [event, incoming('undone', { eventId: event.id })])
+    let status = 0
+    const waited = await othersWait(async () => { status = (await send('POST', `/api/jobs/${id}/events`, { events })).status })
+    expect(status).toBe(200)
+    expect(waited).toBeLessThan(1000)
+  }, 60_000)
   it('a body is cut while it streams', async () => {
     const { port } = new URL(app.base)
     const sent = await new Promise<number>((resolve) => {
