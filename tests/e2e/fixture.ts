@@ -29,7 +29,7 @@ async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
   const database = await freshDatabase()
   const supplier = await startSupplier({ port: 0, seed: 7 })
   const supplierUrl = `http://127.0.0.1:${supplier.port}`
-  const app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: supplierUrl, ELDRIN_ORDER_WATCH_SECONDS: '1' })
+  const app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: supplierUrl, ELDRIN_ORDER_WATCH_SECONDS: '1' }, true)
   const events = (jobId: string) => forGarage(database.db, garageId).jobs.events(jobId)
   try {
     await use({

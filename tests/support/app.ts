@@ -20,13 +20,15 @@ export interface RunningApp {
   process: ChildProcess
   /** Ends it at once, without a chance to finish anything. */
   kill: () => Promise<void>
+  /** Sets its clock ahead of the machine's, for who began it with a clock that can be moved. */
+  setAhead: (milliseconds: number) => void
 }
 
 /** Starts the built application on a database. */
-export async function startApp(databaseUrl: string, port?: number, env: Record<string, string> = {}): Promise<RunningApp> {
+export async function startApp(databaseUrl: string, port?: number, env: Record<string, string> = {}, clockMoves = false): Promise<RunningApp> {
   const chosen = String(port ?? await freePort())
-  const child = spawn(process.execPath, ['.output/server/index.mjs'], {
-    cwd: root, stdio: ['ignore', 'ignore', 'inherit'],
+  const child = spawn(process.execPath, [...clockMoves ? ['--import', './tests/support/moved-clock.mjs'] : [], '.output/server/index.mjs'], {
+    cwd: root, stdio: ['ignore', 'ignore', 'inherit', ...clockMoves ? ['ipc' as const] : []],
     env: { ...process.env, DATABASE_URL: databaseUrl, HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: chosen, NITRO_PORT: chosen, ...env },
   })
   const base = `http://127.0.0.1:${chosen}`
@@ -37,6 +39,7 @@ export async function startApp(databaseUrl: string, port?: number, env: Record<s
   }
   return {
     base, process: child,
+    setAhead: milliseconds => void child.send({ aheadMs: milliseconds }),
     kill: () => new Promise((resolve) => {
       if (child.exitCode !== null || child.signalCode !== null) return resolve()
       child.once('exit', () => resolve())
