@@ -41,10 +41,16 @@ export async function listPacks(store: GarageStore, shelf: PackShelf): Promise<P
     own: row && { revision: row.revision, changedAt: row.changedAt.toISOString(), changedBy: people.get(row.changedBy) ?? '' },
   })
   const own = await Promise.all((await store.packs.list()).map(async (row) => {
-    const { pack, problems } = await readPackText(row.yaml, shelf)
-    if (pack) return line(pack, row, operationCount(pack))
-    const [first] = problems
-    return { ...line({ id: row.id, title: row.id, about: 'A layout of ours' }, row, 0), fault: `${first!.path}, line ${first!.line}: ${first!.reason}` }
+    const faulty = (fault: string) => ({ ...line({ id: row.id, title: row.id, about: 'A layout of ours' }, row, 0), fault })
+    try {
+      const { pack, problems: [first] } = await readPackText(row.yaml, shelf)
+      return pack ? line(pack, row, operationCount(pack)) : faulty(`${first!.path}, line ${first!.line}: ${first!.reason}`)
+    }
+    catch (error) {
+      // One that cannot be read in time hides none of the others.
+      if (error instanceof Refused && error.status === 422) return faulty(error.issues[0]!.reason)
+      throw error
+    }
   }))
   return [...[...shelf.packs.values()].map(pack => line(pack, null, operationCount(pack))), ...own]
 }
@@ -57,13 +63,15 @@ export async function packTextOf(store: GarageStore, shelf: PackShelf, id: strin
   if (!row) throw new Refused(404, [{ path: 'id', reason: `There is no layout "${id}".` }])
   return { id, yaml: row.yaml, revision: row.revision }
 }
-
 /** Texts of the layouts that ship, once they were asked for. */
 const shippedTexts = new Map<string, Promise<string>>()
 function shippedText(pack: Pack): Promise<string> {
-  const text = shippedTexts.get(pack.id) ?? apart('write-pack', { pack })
-  shippedTexts.set(pack.id, text)
-  return text
+  const before = shippedTexts.get(pack.id)
+  if (before) return before
+  const writing = apart('write-pack', { pack })
+  shippedTexts.set(pack.id, writing)
+  writing.catch(() => shippedTexts.delete(pack.id))
+  return writing
 }
 
 /** Takes a pack in under the id it gives itself. */

@@ -4,9 +4,11 @@ import { importJob, JobFileError } from '../core/formats'
 import { jobFile } from '../contracts/job-file'
 import { unstorable } from '../contracts/storable'
 import type { JobFile } from '../core/formats'
+import type { JobEvent } from '../core/job'
 import { checked } from './checked'
 import type { Database } from './db/client'
 import { forGarage } from './db/for-garage'
+import type { GarageStore } from './db/for-garage'
 import { record } from './job-log'
 import { Refused } from './refused'
 
@@ -49,6 +51,7 @@ export async function keepJob(db: Database, garageId: string, people: JobFile['p
     const strangers = (await store.jobs.known(added.map(event => event.id)))
     if (strangers.length > 0) throw new Refused(409, [{ path: `events[${events.findIndex(event => event.id === strangers[0]!.id)}].id`, reason: 'This id belongs to an event of another job here.' }])
     const signed = new Set(added.map(event => event.personId))
+    await wantFreeNumbers(store, added)
     await store.garage.addPeople(people.filter(person => signed.has(person.id)))
     if (here.length === 0) {
       await store.vehicles.add(state.vehicle!)
@@ -67,5 +70,19 @@ export function replay(file: JobFile) {
   catch (error) {
     if (error instanceof JobFileError) throw new Refused(422, [{ path: error.path, reason: error.reason }])
     throw error
+  }
+}
+
+/** A file may run ahead of this garage's papers by so many numbers; beyond, it would use up what is left. */
+const MOST_AHEAD = 1000
+
+/** @throws Refused where a paper of this garage in the file bears a number that another paper has, or one far ahead of all */
+async function wantFreeNumbers(store: GarageStore, added: JobEvent[]): Promise<void> {
+  for (const event of added) {
+    if (event.type !== 'paper-issued' || event.payload.garageId !== store.garageId) continue
+    const { kind, number } = event.payload
+    const path = `events[${event.seq! - 1}].payload.number`
+    if (await store.papers.isTaken(kind, number)) throw new Refused(409, [{ path, reason: `Another paper of this garage has number ${number}. Nothing was taken in.` }])
+    if (number >= await store.papers.nextNumber(kind) + MOST_AHEAD) throw new Refused(422, [{ path, reason: 'This number is far ahead of all that this garage has issued. Nothing was taken in.' }])
   }
 }

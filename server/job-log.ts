@@ -3,7 +3,7 @@ import type { PostedEvents } from '../contracts/events'
 import type { NewJob, SwitchOptions } from '../contracts/jobs'
 import { rankCauses } from '../core/decisions'
 import { FieldError } from '../core/fasteners/field-error'
-import { admit, applyEvent, noCircumstances, pastOf, planSetting, reduceJob, setRight } from '../core/job'
+import { admit, applyEvent, noCircumstances, pastOf, planSetting, reduceJob, setRight, setRightNow } from '../core/job'
 import type { Circumstances, EventPayloads, EventType, JobEvent, JobState, PlanClock, Vehicle } from '../core/job'
 import type { Pack } from '../core/packs'
 import { expandPack, PackError } from '../core/packs'
@@ -82,9 +82,10 @@ async function takenOnce<T>(act: () => Promise<T>): Promise<T> {
 /**
  * Opens a job: expands the pack, plans the work, takes the vehicle's own figures over.
  * The same id a second time changes nothing.
+ * @param saidAt what the device's clock said, where `request.at` was set right
  * @throws Refused on an unknown vehicle, pack, option or person
  */
-export async function openJob(db: Database, garageId: string, shelf: PackShelf, request: NewJob): Promise<{ id: string, number: number }> {
+export async function openJob(db: Database, garageId: string, shelf: PackShelf, request: NewJob, saidAt?: string): Promise<{ id: string, number: number }> {
   const garage = forGarage(db, garageId)
   const opened = await garage.jobs.find(request.id)
   if (opened) return { id: opened.id, number: opened.number }
@@ -115,7 +116,7 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
     const write = <T extends EventType>(type: T, payload: EventPayloads[T]) => {
       log.push({
         id: crypto.randomUUID(), jobId: request.id, seq: log.length + 1, deviceId: request.deviceId,
-        deviceTime: request.at, personId: request.personId, type, payload,
+        deviceTime: request.at, ...(saidAt ? { saidAt } : {}), personId: request.personId, type, payload,
       } as JobEvent)
     }
     const { complaint, pumpTest, odometerKm } = request
@@ -144,13 +145,14 @@ export async function openJob(db: Database, garageId: string, shelf: PackShelf, 
  * @throws Refused when something done has no place in the other way, or the order breaks a link
  */
 export async function switchJobOptions(db: Database, garageId: string, shelf: PackShelf, jobId: string, request: SwitchOptions): Promise<PostedEvents> {
+  const { deviceTime, saidAt } = setRightNow(request.at, Date.now())
   // Planning takes its time, and nobody who posts to the job waits for it: the log is looked at again when it is done.
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
     const before = await forGarage(db, garageId).jobs.events(jobId)
     if (before.length === 0) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
     const known = before.find(event => event.id === request.id)
     if (known) return { accepted: [answerFor(known)] }
-    const payload = await planSwitch(forGarage(db, garageId), shelf, before, request)
+    const payload = await planSwitch(forGarage(db, garageId), shelf, before, { ...request, at: deviceTime })
     const posted = await takenOnce(() => db.transaction(async (tx) => {
       const store = forGarage(tx, garageId)
       await store.jobs.hold(jobId)
@@ -159,7 +161,7 @@ export async function switchJobOptions(db: Database, garageId: string, shelf: Pa
       const [elsewhere] = await store.jobs.known([request.id])
       if (elsewhere) throw new Refused(409, [{ path: 'id', reason: 'This id belongs to an event of another job.' }])
       const event = {
-        id: request.id, jobId, seq: log.length === 0 ? 1 : log.at(-1)!.seq! + 1, deviceId: request.deviceId, deviceTime: request.at, personId: request.personId, type: 'options-switched', payload,
+        id: request.id, jobId, seq: log.length === 0 ? 1 : log.at(-1)!.seq! + 1, deviceId: request.deviceId, deviceTime, ...(saidAt ? { saidAt } : {}), personId: request.personId, type: 'options-switched', payload,
       } satisfies JobEvent<'options-switched'>
       const refusal = admit(reduceJob(log), event, log)
       if (refusal) throw new Refused(409, [refusal])

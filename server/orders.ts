@@ -39,7 +39,7 @@ export async function orderPart(db: Database, garageId: string, jobId: string, r
   const { partId, count } = request
   const reserved = await appendEvents(db, garageId, jobId, [{
     id: request.id, deviceId: request.deviceId, deviceTime: request.at, personId: request.personId, type: 'order-asked', payload: { orderId: request.id, partId, count },
-  } as IncomingEvent]).catch((error: unknown) => { throw error instanceof Refused ? atField(error) : error })
+  } as IncomingEvent], request.at).catch((error: unknown) => { throw error instanceof Refused ? atField(error) : error })
   const state = await stateOf(db, garageId, jobId)
   const asked = openAsked(state).find(order => order.orderId === request.id)
   if (asked) await askFor(db, garageId, jobId, state, asked, ask)

@@ -8,7 +8,7 @@ const REMEMBERED = 40
 const known = new Map<string, Promise<ReadPack>>()
 
 /**
- * Reads the text of a layout in a thread of its own and remembers what came of it, since the same text is read the same way.
+ * Reads the text of a layout in a process of its own and remembers what came of it, since the same text is read the same way.
  * @throws Refused when reading it takes too long or too much memory
  */
 export function readPackText(yaml: string, shelf: PackShelf): Promise<ReadPack> {

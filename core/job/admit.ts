@@ -133,9 +133,10 @@ const judges: Judges = {
     return blocker ? refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`) : null
   },
   'break-in-set': (state, { payload }) => odometerOdd(state, payload.odometerKm),
-  'odometer-read': (state, { payload }) => state.breakIn && payload.odometerKm < state.breakIn.lastKm
-    ? refuse('payload.odometerKm', `The odometer stood at ${Math.round(state.breakIn.lastKm)} km already.`)
-    : null,
+  'odometer-read': (state, { payload }) => {
+    if (!state.breakIn) return odometerOdd(state, payload.odometerKm)
+    return payload.odometerKm < state.breakIn.lastKm ? refuse('payload.odometerKm', `The odometer stood at ${Math.round(state.breakIn.lastKm)} km already.`) : null
+  },
   'left-open': (state, { payload }) => openBeforeHandover(state).some(entry => entry.entry === payload.entry)
     ? null
     : refuse('payload.entry', 'This is not open on this job.'),

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { setRight } from './set-right'
+import { setRight, setRightNow } from './set-right'
 
 const now = Date.parse('2026-03-31T08:00:00.000Z')
 const said = (deviceTime: string) => ({ deviceTime })
@@ -14,4 +14,8 @@ it('moves what a clock said that is thirty days slow, and keeps what it said', (
 })
 it('lets nothing happen later than now', () => {
   expect(setRight(said('2026-04-09T07:00:00.000Z'), 0, now)).toEqual({ deviceTime: '2026-03-31T08:00:00.000Z', saidAt: '2026-04-09T07:00:00.000Z' })
+})
+it('takes what is posted as it happens to happen now', () => {
+  expect(setRightNow('2026-03-01T08:00:00.000Z', now)).toEqual({ deviceTime: '2026-03-31T08:00:00.000Z', saidAt: '2026-03-01T08:00:00.000Z' })
+  expect(setRightNow('2026-03-31T07:59:30.000Z', now)).toEqual({ deviceTime: '2026-03-31T07:59:30.000Z' })
 })

@@ -17,3 +17,8 @@ export function setRight<T extends Timed>(event: T, skewMs: number, now: number)
   if (Math.abs(meant - said) <= TOLERATED_SKEW_MS) return event
   return { ...event, deviceTime: new Date(meant).toISOString(), saidAt: event.deviceTime }
 }
+
+/** The same for an act that is posted as it happens: what the device says is its clock at the posting, too. */
+export function setRightNow(said: string, now: number): Timed {
+  return setRight({ deviceTime: said }, now - Date.parse(said), now)
+}

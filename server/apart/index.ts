@@ -1,6 +1,7 @@
+import { fork } from 'node:child_process'
+import type { ChildProcess } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
-import { Worker } from 'node:worker_threads'
 import { Refused } from '../refused'
 import type { TaskName, Tasks } from './tasks'
 import type { TaskAnswer, TaskOrder } from './worker'
@@ -38,7 +39,8 @@ function workerFile(): string | null {
 }
 
 /**
- * Does a task in a thread of its own, ended when it takes too long or too much memory.
+ * Does a task in a process of its own, ended when it takes too long or too much memory. A thread would not do: one that runs out of
+ * memory can take the whole server with it.
  * @throws Refused 422 when it was ended, or as the task itself refuses; 503 when too many wait already
  */
 export async function apart<N extends TaskName>(name: N, input: Input<N>): Promise<Output<N>> {
@@ -50,7 +52,7 @@ export async function apart<N extends TaskName>(name: N, input: Input<N>): Promi
   return laneOf(limits[name].lane, file).ask({ name, input }, limits[name]) as Promise<Output<N>>
 }
 
-/** Starts the threads, so that the first who needs one does not wait for it. */
+/** Starts the processes, so that the first who needs one does not wait for it. */
 export function warmUp(): void {
   const file = workerFile()
   if (file) for (const lane of ['checking', 'working'] as const) laneOf(lane, file).warm()
@@ -65,13 +67,12 @@ function laneOf(name: LaneName, file: string): Lane {
   return lane
 }
 
-/** One thread, and who waits for it. */
+/** One process, and who waits for it. */
 class Lane {
   private queue: Waiting[] = []
   private current: Waiting | null = null
-  private worker: Worker | null = null
-  /** Under which name the system tells the thread's processor time; `undefined` until it is there, `null` where the system tells nothing. */
-  private thread: string | null | undefined
+  private worker: ChildProcess | null = null
+  private isUp = false
   private timer: ReturnType<typeof setInterval> | undefined
 
   constructor(private readonly file: string) {}
@@ -84,14 +85,18 @@ class Lane {
     })
   }
 
-  warm(): Worker {
+  warm(): ChildProcess {
     if (this.worker) return this.worker
-    this.thread = undefined
-    const worker = new Worker(this.file, { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } })
+    this.isUp = false
+    const worker = fork(this.file, { execArgv: [`--max-old-space-size=${MOST_MEMORY_MB}`], serialization: 'advanced' })
+    // It ends with the server by itself; it keeps nobody from ending.
     worker.unref()
+    worker.channel?.unref()
     worker.on('message', (answer: TaskAnswer) => { if (worker === this.worker) this.hear(answer) })
-    worker.on('error', (error: Error & { code?: string }) => {
-      if (worker === this.worker) this.end(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooMuch(`more than ${MOST_MEMORY_MB} MB of memory`) : error)
+    worker.on('error', (error) => { if (worker === this.worker) this.end(error) })
+    worker.on('exit', (code, signal) => {
+      // The system and the engine end by a signal what takes too much memory.
+      if (worker === this.worker) this.end(signal ? tooMuch(`more than ${MOST_MEMORY_MB} MB of memory`) : new Error(`the process for heavy work ended with ${code}`))
     })
     return this.worker = worker
   }
@@ -101,8 +106,7 @@ class Lane {
     this.current = this.queue.shift()!
     const { order, limit } = this.current
     this.endAfter(limit.checkMs)
-    const { bytes } = order.input as { bytes?: Uint8Array<ArrayBuffer> }
-    this.warm().postMessage(order, bytes ? [bytes.buffer] : [])
+    this.warm().send(order)
   }
 
   private endAfter(milliseconds: number): void {
@@ -111,10 +115,10 @@ class Lane {
     let before: number | null = null
     this.timer = setInterval(() => {
       const clock = performance.now() - begun
-      const used = this.thread ? processorMs(this.thread) : null
+      const used = this.isUp ? processorMs(this.worker!.pid!) : null
       before ??= used
-      // A thread that only comes up has taken nothing yet.
-      const worked = this.thread === undefined ? 0 : used === null || before === null ? clock : used - before
+      // A process that only comes up has taken nothing yet.
+      const worked = !this.isUp ? 0 : used === null || before === null ? clock : used - before
       const took = Math.max(worked, clock / CLOCK_FACTOR)
       if (took >= milliseconds) this.end(tooMuch(`longer than ${milliseconds / 1000} seconds`))
     }, LOOK_MS)
@@ -123,7 +127,7 @@ class Lane {
   private hear(answer: TaskAnswer): void {
     switch (answer.kind) {
       case 'ready':
-        this.thread = answer.thread
+        this.isUp = true
         return
       case 'checked': return this.endAfter(this.current!.limit.doMs)
       case 'done': return this.settle(({ resolve }) => resolve(answer.value))
@@ -132,13 +136,14 @@ class Lane {
     }
   }
 
-  /** Ends the thread with whatever it does; the next task gets a fresh one. */
+  /** Ends the process with whatever it does; the next task gets a fresh one. */
   private end(error: unknown): void {
-    const worker = this.worker
+    const { worker, current } = this
     this.worker = null
-    void worker?.terminate()
+    worker?.kill('SIGKILL')
     this.settle(({ reject }) => reject(error))
-    this.warm()
+    // One that falls over with nothing to do would do so again and again.
+    if (current) this.warm()
   }
 
   private settle(how: (settle: Waiting['settle']) => void): void {
@@ -150,16 +155,16 @@ class Lane {
   }
 }
 
-const tooMuch = (what: string) => new Refused(422, [{ path: '', reason: `Reading this takes ${what}. Nothing was taken in; make it smaller or simpler.` }])
+const tooMuch = (what: string) => new Refused(422, [{ path: '', reason: `This takes ${what}. Nothing was changed; make it smaller or simpler.` }])
 
 /** Ticks of the processor's clock in a second, as Linux counts them for who asks. */
 const TICKS = 100
 
-/** Processor time that a thread has used, in ms; `null` where the system does not tell. */
-function processorMs(thread: string): number | null {
+/** Processor time that a process has used, in ms; `null` where the system does not tell. */
+function processorMs(pid: number): number | null {
   try {
-    // The name of the thread, in brackets, may hold anything; what follows it is numbers.
-    const [user, system] = readFileSync(`/proc/${thread}/stat`, 'utf8').replace(/^.*\) /s, '').split(' ').slice(11, 13)
+    // Its name, in brackets, may hold anything; what follows it is numbers.
+    const [user, system] = readFileSync(`/proc/${pid}/stat`, 'utf8').replace(/^.*\) /s, '').split(' ').slice(11, 13)
     return (Number(user) + Number(system)) * 1000 / TICKS
   }
   catch {

@@ -13,7 +13,7 @@ import { paperPdf } from '../papers/paper-pdf'
 import type { FontFiles, Letterhead, PaperSize } from '../papers/paper-pdf'
 import { Refused } from '../refused'
 
-/** Everything that keeps a processor busy for longer than somebody else's request should wait: done in a thread of its own. */
+/** Everything that keeps a processor busy for longer than somebody else's request should wait: done in a process of its own. */
 export interface Tasks {
   'read-pack': (input: { yaml: string, terms: TermTable }) => ReadPack
   'write-pack': (input: { pack: Pack }) => string

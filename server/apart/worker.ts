@@ -1,5 +1,3 @@
-import { readlinkSync } from 'node:fs'
-import { parentPort } from 'node:worker_threads'
 import { refusalOf } from '../db/db-errors'
 import { Refused } from '../refused'
 import { tasks } from './tasks'
@@ -8,15 +6,15 @@ import type { TaskName } from './tasks'
 /** What goes to a worker, and what comes back: that it is there, that the input was checked, where somebody waits for that, then how it ended. */
 export interface TaskOrder { name: TaskName, input: unknown }
 export type TaskAnswer =
-  | { kind: 'ready', thread: string | null }
+  | { kind: 'ready' }
   | { kind: 'checked' }
   | { kind: 'done', value: unknown }
   | { kind: 'refused', status: number, issues: Refused['issues'] }
   | { kind: 'failed', message: string }
 
-const say = (answer: TaskAnswer) => parentPort!.postMessage(answer)
+const say = (answer: TaskAnswer) => { process.send?.(answer) }
 
-parentPort!.on('message', async ({ name, input }: TaskOrder) => {
+process.on('message', async ({ name, input }: TaskOrder) => {
   try {
     const act = tasks[name] as (input: unknown, checkedSoFar: () => void) => unknown
     say({ kind: 'done', value: await act(input, () => say({ kind: 'checked' })) })
@@ -26,15 +24,6 @@ parentPort!.on('message', async ({ name, input }: TaskOrder) => {
     say(refused ? { kind: 'refused', status: refused.status, issues: refused.issues } : { kind: 'failed', message: error instanceof Error ? error.stack ?? error.message : String(error) })
   }
 })
+process.on('disconnect', () => process.exit())
 
-/** What this thread is called where the system tells its processor time; `null` where it does not. */
-function ownThread(): string | null {
-  try {
-    return readlinkSync('/proc/thread-self')
-  }
-  catch {
-    return null
-  }
-}
-
-say({ kind: 'ready', thread: ownThread() })
+say({ kind: 'ready' })

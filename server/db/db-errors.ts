@@ -1,6 +1,6 @@
 import { Refused } from '../refused'
 
-interface PgError { code?: string, message?: string, cause?: unknown, constraint?: string }
+interface PgError { code?: string, message?: string }
 
 /** Codes of a database that is away, stopping, full or slower than anybody waits, and of a lock that was lost to somebody else. */
 const AWAY = /^(?:08...|53...|57P0[1-5]|57014|25P03|40001|40P01|55P03|ECONN\w+|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH|ENETUNREACH)$/
@@ -8,13 +8,13 @@ const AWAY = /^(?:08...|53...|57P0[1-5]|57014|25P03|40001|40P01|55P03|ECONN\w+|E
 const AWAY_WORDS = /timeout exceeded when trying to connect|Query read timeout|Connection terminated|connection is closed|not queryable|timeout expired|Cannot use a pool after/i
 /** Text or a number that a column cannot hold. */
 const UNHOLDABLE = /^(?:22...|23502|23514)$/
-const TAKEN = '23505'
-const UNKNOWN_ROW = '23503'
+const TAKEN = /^23505$/
+const UNKNOWN_ROW = /^23503$/
 
 /** How many seconds a caller waits before asking again. */
 export const RETRY_AFTER_SECONDS = 2
 
-/** The innermost error, which is the database's own. */
+/** An error with those it was caused by: the database's own is the innermost. */
 function chain(error: unknown): PgError[] {
   const found: PgError[] = []
   for (let next = error; next instanceof Error && found.length < 8; next = next.cause) found.push(next as PgError)
@@ -29,15 +29,15 @@ export function isAway(error: unknown): boolean {
 }
 
 /** Whether a key that was to be new is there already. */
-export function isTaken(error: unknown, constraint?: string): boolean {
-  return chain(error).some(entry => entry.code === TAKEN && (constraint === undefined || entry.constraint === constraint))
+export function isTaken(error: unknown): boolean {
+  return anyCode(error, TAKEN)
 }
 
 /** What a caller is told of an error of the database; `null` for one that is none, or a fault of ours. */
 export function refusalOf(error: unknown): Refused | null {
   if (isAway(error)) return new Refused(503, [{ path: '', reason: 'The garage’s records cannot be reached just now. Nothing was changed; what waits on this device is sent again.' }])
   if (isTaken(error)) return new Refused(409, [{ path: 'id', reason: 'This id is taken.' }])
-  if (anyCode(error, new RegExp(UNKNOWN_ROW))) return new Refused(409, [{ path: '', reason: 'Something this refers to is not here.' }])
+  if (anyCode(error, UNKNOWN_ROW)) return new Refused(409, [{ path: '', reason: 'Something this refers to is not here.' }])
   if (anyCode(error, UNHOLDABLE)) return new Refused(422, [{ path: '', reason: 'A text or a number in this cannot be kept.' }])
   return null
 }

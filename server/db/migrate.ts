@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url'
 import { drizzle } from 'drizzle-orm/node-postgres'
 import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import { Client } from 'pg'
-import { schemaFault } from './own-schema'
+import { schemaFault, schemaWords } from './own-schema'
 import { rebuildProjections } from './rebuild'
 import * as schema from './schema'
 
@@ -16,6 +16,7 @@ export const APP_ROLE = 'eldrin_app'
  * Brings a database to the newest schema, writes what follows from the logs anew where that has changed, and gives the
  * application's role its rights. Does nothing when all is there already; two at once wait for each other.
  * @param url of the owner of the database
+ * @throws Error on records of a newer Eldrin, which stay as they are
  */
 export async function migrateDatabase(url: string): Promise<void> {
   const client = new Client({ connectionString: url })
@@ -23,6 +24,7 @@ export async function migrateDatabase(url: string): Promise<void> {
   const db = Object.assign(drizzle(client, { schema }), { $client: client }) as never
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
+    if (await schemaFault(db) === 'newer') throw new Error(schemaWords.newer)
     await migrate(db, { migrationsFolder: fileURLToPath(new URL('./migrations', import.meta.url)) })
     await giveRights(client)
     if (await schemaFault(db)) await rebuildProjections(db)

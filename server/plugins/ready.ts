@@ -1,5 +1,5 @@
 import { warmUp } from '../apart'
-import { schemaFault } from '../db/own-schema'
+import { schemaFault, schemaWords } from '../db/own-schema'
 import { PackFileError } from '../load-packs'
 import { useShelf } from '../utils/shelf'
 
@@ -14,9 +14,15 @@ export default defineNitroPlugin(() => {
     refuseToStart(error.message)
   }
   warmUp()
-  // Records that cannot be reached yet may come: the server waits for them, and is not ready.
-  schemaFault(useDatabase().db).then(fault => fault && refuseToStart(fault), () => {})
+  wantOwnSchema()
 })
+
+const AGAIN_MS = 2_000
+
+/** Records that cannot be reached yet may come: the server is not ready until then, and looks at them when they do. */
+function wantOwnSchema(): void {
+  schemaFault(useDatabase().db).then(fault => fault && refuseToStart(schemaWords[fault]), () => setTimeout(wantOwnSchema, AGAIN_MS).unref())
+}
 
 function refuseToStart(reason: string): never {
   console.error(`Eldrin does not start. ${reason}`)

@@ -1,6 +1,4 @@
-import { startSupplier } from '../../stand-ins/supplier/server'
-import { startApp } from '../support/app'
-import { freshDatabase } from '../support/database'
+import { startAppWithSupplier } from '../support/app-with-supplier'
 import { fuzz } from './fuzz'
 
 /** `npm run fuzz`: 100 000 requests over all routes; ELDRIN_FUZZ_REQUESTS and ELDRIN_FUZZ_SEED change that. */
@@ -10,9 +8,7 @@ const seed = Number(process.env.ELDRIN_FUZZ_SEED ?? Date.now() % 1_000_000)
 const LEVEL_MB = 120
 const DELAY_MS = 200
 
-const database = await freshDatabase()
-const supplier = await startSupplier({ port: 0, seed: 7 })
-const app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: `http://127.0.0.1:${supplier.port}` })
+const { app, database, end } = await startAppWithSupplier()
 try {
   const report = await fuzz(app, database, { requests, seed })
   console.log(`seed ${seed}: ${report.requests} requests; answers ${JSON.stringify(report.byStatus)}`)
@@ -22,7 +18,5 @@ try {
   process.exitCode = fails.some(Boolean) ? 1 : 0
 }
 finally {
-  await app.kill()
-  await supplier.close()
-  await database.drop()
+  await end()
 }

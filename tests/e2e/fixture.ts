@@ -5,10 +5,8 @@ import type { JobEvent, JobState } from '../../core/job'
 import { forGarage } from '../../server/db/for-garage'
 import { DemoMechanic } from '../../server/demo/play'
 import { appendEvents } from '../../server/job-log'
-import { startSupplier } from '../../stand-ins/supplier/server'
-import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
-import { freshDatabase } from '../support/database'
+import { startAppWithSupplier } from '../support/app-with-supplier'
 import type { TestDatabase } from '../support/database'
 import { garageId, newJobRequest, personId } from '../support/requests'
 
@@ -26,10 +24,7 @@ export interface Stage {
 
 /** Runs the built application on a database of its own for as long as it is used. */
 async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
-  const database = await freshDatabase()
-  const supplier = await startSupplier({ port: 0, seed: 7 })
-  const supplierUrl = `http://127.0.0.1:${supplier.port}`
-  const app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: supplierUrl, ELDRIN_ORDER_WATCH_SECONDS: '1' }, true)
+  const { database, app, supplierUrl, end } = await startAppWithSupplier({ watchSeconds: 1, clockMoves: true })
   const events = (jobId: string) => forGarage(database.db, garageId).jobs.events(jobId)
   try {
     await use({
@@ -44,9 +39,7 @@ async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
     })
   }
   finally {
-    await app.kill()
-    await supplier.close()
-    await database.drop()
+    await end()
   }
 }
 

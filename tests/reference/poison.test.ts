@@ -75,6 +75,15 @@ describe('at the schema', () => {
   })
 })
 
+describe('what nobody of the job knows', () => {
+  /** Events without the name of a step, a part or a group; the last two speak of tables of causes, which stand beside the layouts. */
+  const nameless = ['promised', 'paid', 'week-placed', 'comeback-noted', 'finding-noted', 'cause-found']
+  it.each(Object.entries(payloads).filter(([type]) => !nameless.includes(type)))('%s is refused with names that the procedure has not', (type, schema) => {
+    const event = { id: crypto.randomUUID(), jobId: 'job', seq: events.length + 1, deviceId: 'd', deviceTime: '2026-03-02T20:00:00.000Z', personId, type, payload: sampleOf(schema) } as JobEvent
+    expect(admit(reduceJob(events), event, events), type).not.toBeNull()
+  })
+})
+
 describe('options', () => {
   it.each(POISONS)('%s chooses nothing', (poison) => {
     const pack = shelf.packs.get('fwd-transverse')!

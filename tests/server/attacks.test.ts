@@ -3,32 +3,26 @@ import { connect } from 'node:net'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { writePack } from '../../contracts/write-pack'
 import { migrateDatabase } from '../../server/db/migrate'
-import { startSupplier } from '../../stand-ins/supplier/server'
 import { allRoutes, fuzz } from '../drills/fuzz'
 import { openJobs, pause } from '../drills/devices'
 import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
-import { emptyDatabase, freshDatabase } from '../support/database'
+import { startAppWithSupplier } from '../support/app-with-supplier'
+import { emptyDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
 import { lineTo } from '../support/line'
 import { incoming, newJobRequest, personId } from '../support/requests'
 import { coverAndPart } from '../support/small-pack'
 
 let database: TestDatabase
-let supplier: Awaited<ReturnType<typeof startSupplier>>
 let app: RunningApp
+let end: () => Promise<void>
 let jobId: string
 beforeAll(async () => {
-  database = await freshDatabase()
-  supplier = await startSupplier({ port: 0, seed: 7 })
-  app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: `http://127.0.0.1:${supplier.port}` });
+  ({ database, app, end } = await startAppWithSupplier());
   [jobId] = await openJobs(app.base, 1) as [string]
 })
-afterAll(async () => {
-  await app.kill()
-  await supplier.close()
-  await database.drop()
-})
+afterAll(() => end())
 
 const send = (method: string, path: string, body?: unknown, headers: Record<string, string> = { 'content-type': 'application/json' }) =>
   fetch(app.base + path, { method, headers, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }) })
@@ -62,6 +56,11 @@ describe('one request stops nobody', () => {
     // A block of the one thread that answers would be seconds.
     expect(waited).toBeLessThan(1000)
   }, 30_000)
+  it('a layout that takes all memory, again and again, takes nothing from the server', async () => {
+    for (let time = 0; time < 5; time++) expect((await send('POST', '/api/packs', { yaml: `${'? '.repeat(26 + time)}`, personId })).status).toBe(422)
+    expect((await send('GET', '/api/health')).status).toBe(200)
+    expect((await send('POST', '/api/packs', { yaml: writePack(coverAndPart()), personId })).status).toBe(201)
+  }, 60_000)
   it('an import with a billion bolts is refused at its schema', async () => {
     const file = await (await send('GET', `/api/jobs/${jobId}/file`)).json() as { events: { type: string, payload: { procedure?: { groups: { count: number }[] } } }[] }
     file.events.find(event => event.type === 'plan-made')!.payload.procedure!.groups[0]!.count = 1e9
@@ -192,7 +191,6 @@ describe('who asks', () => {
 })
 
 it('a cell that a spreadsheet would run stays text', async () => {
-  await send('POST', `/api/jobs/${jobId}/events`, { events: [incoming('bolt-described', { group: 'bell-bolts', boltId: 'x', details: {}, condition: null })] })
   const group = (await (await send('GET', `/api/jobs/${jobId}/events`)).json() as { type: string, payload: { procedure?: { groups: { id: string, board?: { places: { id: string }[] } }[] } } }[]).find(event => event.type === 'plan-made')!.payload.procedure!.groups.find(each => each.board)!
   const described = await send('POST', `/api/jobs/${jobId}/events`, { events: [incoming('bolt-described', { group: group.id, boltId: group.board!.places[0]!.id, details: { note: '=HYPERLINK("http://elsewhere.example")' }, condition: null })] })
   expect(described.status, await described.clone().text()).toBe(200)
@@ -206,6 +204,11 @@ it('a phone that is thirty days slow works minutes, not weeks, and both times ar
   const [, made] = await (await send('GET', `/api/jobs/${id}/events`)).json() as { payload: { plan?: { order: string[] } } }[]
   const stepId = made!.payload.plan!.order[0]!
   const slow = (ms: number) => new Date(Date.now() - 30 * 86_400_000 + ms).toISOString()
+  const opened = newJobRequest({ odometerKm: null, at: slow(0) })
+  expect((await send('POST', '/api/jobs', opened)).status).toBe(201)
+  const [first] = await (await send('GET', `/api/jobs/${opened.id}/events`)).json() as { deviceTime: string, saidAt?: string }[]
+  expect(Math.abs(Date.parse(first!.deviceTime) - Date.now())).toBeLessThan(120_000)
+  expect(first!.saidAt).toBe(opened.at)
   const started = await send('POST', `/api/jobs/${id}/events`, { events: [incoming('timer-started', { stepId }, { deviceTime: slow(-60_000) } as never)], sentAt: slow(0) })
   expect(started.status).toBe(200)
   expect((await send('POST', `/api/jobs/${id}/events`, { events: [incoming('timer-stopped', { stepId }, { deviceTime: new Date().toISOString() } as never)], sentAt: new Date().toISOString() })).status).toBe(200)
@@ -253,6 +256,7 @@ describe('the records', () => {
       await client.end()
     })
     await expect(startApp(empty.url)).rejects.toThrow('ended with 1')
+    await expect(migrateDatabase(empty.ownerUrl)).rejects.toThrow('newer Eldrin')
     await empty.drop()
   }, 60_000)
 })

@@ -4,30 +4,24 @@ import { forGarage } from '../../server/db/for-garage'
 import { watchOrders } from '../../server/order-watch'
 import { httpSupplier } from '../../server/supplier/http-supplier'
 import { SupplierError } from '../../server/supplier/supplier'
-import { startSupplier } from '../../stand-ins/supplier/server'
-import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
-import { freshDatabase } from '../support/database'
+import { startAppWithSupplier } from '../support/app-with-supplier'
+import type { AppWithSupplier } from '../support/app-with-supplier'
 import type { TestDatabase } from '../support/database'
 import { garageId, newJobRequest, personId } from '../support/requests'
 
 let database: TestDatabase
-let supplier: Awaited<ReturnType<typeof startSupplier>>
+let supplier: AppWithSupplier['supplier']
 let app: RunningApp
+let end: () => Promise<void>
 let jobId: string
 beforeAll(async () => {
-  database = await freshDatabase()
-  supplier = await startSupplier({ port: 0, seed: 7 })
-  app = await startApp(database.url, undefined, { ELDRIN_SUPPLIER_URL: `http://127.0.0.1:${supplier.port}`, ELDRIN_ORDER_WATCH_SECONDS: '3600' })
+  ({ database, supplier, app, end } = await startAppWithSupplier())
   const request = newJobRequest({ options: { slave: 'opened', flywheel: 'new' } })
   jobId = request.id
   await call('POST', '/api/jobs', request)
 })
-afterAll(async () => {
-  await app.kill()
-  await supplier.close()
-  await database.drop()
-})
+afterAll(() => end())
 
 interface Answer<T> { status: number, body: T & { data?: { issues?: { path: string, reason: string }[] } } }
 async function call<T = Record<string, unknown>>(method: string, path: string, body?: unknown): Promise<Answer<T>> {

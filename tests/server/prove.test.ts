@@ -184,6 +184,26 @@ describe('a paper that left the house', () => {
     expect(pdf.headers.get('content-type')).toBe('application/pdf')
     expect((await call('POST', `/api/jobs/${jobId}/events`, { events: [incoming('undone', { eventId: correction })] })).status).toBe(409)
   })
+  it('of this garage in a file bears no number that another has, nor one far ahead', async () => {
+    const jobId = await worked(null)
+    expect((await issue(jobId, 'estimate')).status).toBe(201)
+    interface Told { id: string, jobId: string, type: string, payload: { paperId?: string, number?: number } }
+    const file = (await call('GET', `/api/jobs/${jobId}/file`)).json() as { events: Told[] }
+    const moved = (number: (own: number) => number) => {
+      const id = crypto.randomUUID()
+      return { ...file, events: file.events.map(event => ({
+        ...event, id: crypto.randomUUID(), jobId: id,
+        payload: event.type === 'paper-issued' ? { ...event.payload, paperId: crypto.randomUUID(), number: number(event.payload.number!) } : event.payload,
+      })) }
+    }
+    const at = `events[${file.events.length - 1}].payload.number`
+    for (const [number, status] of [[(own: number) => own, 409], [(own: number) => own + 5000, 422]] as const) {
+      const answer = await call('POST', '/api/imports', moved(number))
+      expect([answer.status, answer.text.includes(at)]).toEqual([status, true])
+    }
+    expect((await call('POST', '/api/imports', moved(own => own + 3))).status).toBe(200)
+    expect((await issue(await worked(null), 'estimate')).json()).toMatchObject({ number: file.events.at(-1)!.payload.number! + 4 })
+  })
   it('has a number that no other has, also when several are issued at once; a hand-over only of a car that was handed over', async () => {
     const jobs = await Promise.all([worked(null), worked(null), worked(null)])
     const numbers = (await Promise.all(jobs.map(jobId => issue(jobId, 'estimate')))).map(answer => (answer.json() as { number: number }).number)

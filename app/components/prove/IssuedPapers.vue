@@ -13,6 +13,7 @@ const garage = useGarageStore()
 const issued = computed(() => state.value.issuedPapers.filter(paper => paper.kind === props.kind))
 const inForce = computed(() => paperInForce(state.value, props.kind))
 const replacedBy = (paperId: string) => issued.value.find(paper => paper.corrects === paperId)
+const asked = ref(false)
 const issuing = ref(false)
 const problem = ref('')
 let id = newId()
@@ -22,6 +23,7 @@ async function issue() {
   try {
     await $fetch(`/api/jobs/${store.jobId}/papers`, { method: 'POST', body: { id, kind: props.kind, corrects: inForce.value?.paperId ?? null, personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString() } })
     id = newId()
+    asked.value = false
     await store.refresh()
   }
   catch (error) {
@@ -43,7 +45,11 @@ async function issue() {
         <a class="flex min-h-11 items-center underline" :href="`/api/jobs/${store.jobId}/papers/issued/${paper.paperId}?as=pdf`" target="_blank" :aria-label="`${paperTitles[kind]} ${paper.number} as PDF`">PDF</a>
       </li>
     </ul>
-    <button class="button mt-2" :disabled="issuing" @click="issue">{{ issuing ? 'Issuing' : inForce ? `Issue a new one in place of ${inForce.number}` : 'Issue it' }}<span class="sr-only">: {{ paperTitles[kind] }}</span></button>
+    <button v-if="!asked" class="button mt-2" @click="asked = true">{{ inForce ? `Issue a new one in place of ${inForce.number}` : 'Issue it' }}<span class="sr-only">: {{ paperTitles[kind] }}</span></button>
+    <div v-else class="mt-2 border-l-4 border-attention pl-3" role="group" :aria-label="`Issue the ${paperTitles[kind].toLowerCase()}`">
+      <p>It gets its number and stays as it is now. It cannot be taken back, only replaced.</p>
+      <p class="mt-2 flex flex-wrap gap-2"><button class="button button-main" :disabled="issuing" @click="issue">{{ issuing ? 'Issuing' : 'Issue it now' }}</button><button class="button" :disabled="issuing" @click="asked = false">Not yet</button></p>
+    </div>
     <p class="text-danger" role="alert">{{ problem }}</p>
   </div>
 </template>

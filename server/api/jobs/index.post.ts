@@ -1,9 +1,11 @@
+import { setRightNow } from '../../../core/job'
 import { newJob } from '../../../contracts/jobs'
 import { openJob } from '../../job-log'
 
 export default defineRoute(async (event) => {
   const request = await readChecked(event, newJob)
-  const opened = await openJob(useDatabase().db, sessionGarage(), useShelf(), request)
+  const { deviceTime: at, saidAt } = setRightNow(request.at, Date.now())
+  const opened = await openJob(useDatabase().db, sessionGarage(), useShelf(), { ...request, at }, saidAt)
   setResponseStatus(event, 201)
   return opened
 })

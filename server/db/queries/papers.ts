@@ -11,6 +11,10 @@ export function paperQueries(db: Executor, garageId: string) {
       const [row] = await db.select({ last: max(issuedPaper.number) }).from(issuedPaper).where(and(eq(issuedPaper.garageId, garageId), eq(issuedPaper.kind, kind)))
       return (row?.last ?? 0) + 1
     },
+    async isTaken(kind: PaperKind, number: number): Promise<boolean> {
+      const [row] = await db.select({ id: issuedPaper.id }).from(issuedPaper).where(and(eq(issuedPaper.garageId, garageId), eq(issuedPaper.kind, kind), eq(issuedPaper.number, number)))
+      return row !== undefined
+    },
     async keep(jobId: string, { paperId, kind, number }: { paperId: string, kind: PaperKind, number: number }) {
       await db.insert(issuedPaper).values({ id: paperId, garageId, jobId, kind, number }).onConflictDoNothing({ target: issuedPaper.id })
     },
