@@ -32,7 +32,7 @@ for (const scheme of schemes) {
   for (const [name, viewport] of Object.entries(sizes).filter(([size]) => (scheme === 'light') === (size === 'desk'))) {
     test.describe(`no violation, ${scheme}, ${name}`, () => {
       test.beforeEach(async ({ page }) => {
-        test.setTimeout(150_000)
+        test.setTimeout(600_000)
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
         await page.setViewportSize(viewport)
       })

@@ -58,10 +58,15 @@ export const test = base.extend<{ errors: string[], emptyStage: Stage }, { stage
   }, { auto: true }],
 })
 
+/** How long ago a job began that is under way. */
+const BEGUN_MS = 8 * 3_600_000
+
 /** A job worked off up to a step, without the screen. */
 export async function jobUpTo(stage: Stage, stepId: string | null, options: Record<string, string> = {}, more: (mechanic: DemoMechanic) => void = () => {}): Promise<string> {
+  await stage.app.setAhead(-BEGUN_MS)
   const jobId = await stage.openJob({ options })
-  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now() - 8 * 3_600_000).workUntil(stepId)
+  await stage.app.setAhead(0)
+  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now() - BEGUN_MS).workUntil(stepId)
   more(mechanic)
   await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
   return jobId

@@ -26,10 +26,10 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
   test.setTimeout(180_000)
   let aheadMs = Date.parse(BEGINS) - Date.now()
   await page.clock.install({ time: new Date(BEGINS) })
-  stage.app.setAhead(aheadMs)
+  await stage.app.setAhead(aheadMs)
   const letPass = async (days: number) => {
     aheadMs += days * 86_400_000
-    stage.app.setAhead(aheadMs)
+    await stage.app.setAhead(aheadMs)
     await page.clock.fastForward(days * 86_400_000)
   }
   const { base } = stage.app

@@ -20,8 +20,8 @@ export interface RunningApp {
   process: ChildProcess
   /** Ends it at once, without a chance to finish anything. */
   kill: () => Promise<void>
-  /** Sets its clock ahead of the machine's, for who began it with a clock that can be moved. */
-  setAhead: (milliseconds: number) => void
+  /** Sets its clock ahead of the machine's, for who began it with a clock that can be moved; done when it goes by it. */
+  setAhead: (milliseconds: number) => Promise<void>
 }
 
 /** Starts the built application on a database. */
@@ -39,7 +39,10 @@ export async function startApp(databaseUrl: string, port?: number, env: Record<s
   }
   return {
     base, process: child,
-    setAhead: milliseconds => void child.send({ aheadMs: milliseconds }),
+    setAhead: milliseconds => new Promise((resolve) => {
+      child.once('message', () => resolve())
+      child.send({ aheadMs: milliseconds })
+    }),
     kill: () => new Promise((resolve) => {
       if (child.exitCode !== null || child.signalCode !== null) return resolve()
       child.once('exit', () => resolve())

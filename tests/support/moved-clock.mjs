@@ -1,7 +1,10 @@
 /** Loaded before the application in a test that lets days pass: its clock is ahead by what the test says. */
 const RealDate = Date
 let aheadMs = 0
-process.on('message', ({ aheadMs: wanted }) => { aheadMs = wanted })
+process.on('message', ({ aheadMs: wanted }) => {
+  aheadMs = wanted
+  process.send({ aheadMs })
+})
 process.channel?.unref()
 
 globalThis.Date = class Date extends RealDate {
