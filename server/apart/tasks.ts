@@ -9,8 +9,9 @@ import type { PlanRequest } from '../../core/sequence'
 import type { Plan, PlanSetting } from '../../core/sequence/types'
 import { openDatabase } from '../db/client'
 import { keepJob, readJobFile, replay } from '../import-job'
+import type { FontFiles } from '../papers/faces'
 import { paperPdf } from '../papers/paper-pdf'
-import type { FontFiles, Letterhead, PaperSize } from '../papers/paper-pdf'
+import type { Letterhead, PaperSize } from '../papers/paper-pdf'
 import { Refused } from '../refused'
 
 /** Everything that keeps a processor busy for longer than somebody else's request should wait: done in a process of its own. */

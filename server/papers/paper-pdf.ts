@@ -1,12 +1,13 @@
 import pdfmake from 'pdfmake'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { PaperDoc, PaperSection, PaperTable } from '../../core/formats'
+import { FACES } from './faces'
+import type { FontFiles } from './faces'
 
 /** The garage's letterhead. */
 export interface Letterhead { name: string, town: string, address: string }
 export type PaperSize = 'a4' | 'letter'
 
-const FACES = { normal: 'atkinson-hyperlegible-next-latin-400-normal.woff', bold: 'atkinson-hyperlegible-next-latin-700-normal.woff' } as const
 const INK = '#1b2326'
 const QUIET = '#535b5f'
 const RULE = '#cfc8ba'
@@ -14,24 +15,20 @@ const DANGER = '#a3162e'
 const SHORT_ROWS = 9
 let ready = false
 
-/** The files of the type, by their names. */
-export type FontFiles = Record<string, Uint8Array>
-export const fontNames = Object.values(FACES)
-
 /** Loads Eldrin's own type once, and shuts every other way out: nothing is fetched while a paper is made. */
 function prepare(fonts: FontFiles): void {
   pdfmake.setUrlAccessPolicy(() => false)
   pdfmake.setLocalAccessPolicy(() => false)
   // Its types do not know of the files that it holds in memory.
   const { virtualfs } = pdfmake as unknown as { virtualfs: { writeFileSync: (name: string, content: Buffer) => void } }
-  for (const face of fontNames) virtualfs.writeFileSync(face, Buffer.from(fonts[face]!))
+  for (const face of Object.values(FACES)) virtualfs.writeFileSync(face, Buffer.from(fonts[face]!))
   pdfmake.addFonts({ Hyperlegible: { normal: FACES.normal, bold: FACES.bold, italics: FACES.normal, bolditalics: FACES.bold } })
   ready = true
 }
 
 /**
  * A paper as PDF, with Eldrin's own fonts embedded.
- * @param fonts the files of `fontNames`
+ * @param fonts the files of `Object.values(FACES)`
  */
 export async function paperPdf(paper: PaperDoc, letterhead: Letterhead, size: PaperSize, fonts: FontFiles): Promise<Buffer> {
   if (!ready) prepare(fonts)

@@ -26,6 +26,8 @@ export interface FuzzReport {
   /** Somebody else, who asks for something small all the while: how long at most, and for 99 in 100, in ms. */
   othersMostMs: number
   others99Ms: number
+  /** The same of a server that has nothing to do, asked in the same moments: what the machine itself holds up. */
+  idleMostMs: number
 }
 
 interface Route { method: string, path: string }
@@ -55,7 +57,7 @@ export async function fuzz(app: RunningApp, database: TestDatabase, { requests, 
   const routes = allRoutes()
   const yaml = writePack(coverAndPart())
   const types = Object.keys(payloads) as (keyof typeof payloads)[]
-  const report: FuzzReport = { requests: 0, byStatus: {}, broken: 0, examples: [], halfWritten: 0, memoryMb: [0, 0], othersMostMs: 0, others99Ms: 0 }
+  const report: FuzzReport = { requests: 0, byStatus: {}, broken: 0, examples: [], halfWritten: 0, memoryMb: [0, 0], othersMostMs: 0, others99Ms: 0, idleMostMs: 0 }
   let sent = 0
 
   const oneChanged = (value: unknown): unknown => {
@@ -129,7 +131,9 @@ export async function fuzz(app: RunningApp, database: TestDatabase, { requests, 
       report.requests++
     }
   }))
-  const waits = (await watcher()).sort((a, b) => a - b)
+  const watched = await watcher()
+  const waits = watched.waits.sort((a, b) => a - b)
+  report.idleMostMs = Math.round(Math.max(0, ...watched.beside))
   report.othersMostMs = Math.round(waits.at(-1) ?? 0)
   report.others99Ms = Math.round(waits[Math.floor(waits.length * 0.99)] ?? 0)
   report.memoryMb = [Math.round(memory[Math.floor(memory.length / 4)] ?? 0), Math.round(memory.at(-1) ?? 0)]
@@ -138,8 +142,8 @@ export async function fuzz(app: RunningApp, database: TestDatabase, { requests, 
 }
 
 /** Asks for something small from a thread of its own, which what is done here does not hold up. @returns ends it and gives how long each answer took, in ms */
-function watch(base: string): () => Promise<number[]> {
-  const worker = new Worker(new URL('./watcher.mjs', import.meta.url), { workerData: base })
+function watch(base: string): () => Promise<{ waits: number[], beside: number[] }> {
+  const worker = new Worker(new URL('./watcher.mjs', import.meta.url), { workerData: { base } })
   return () => new Promise((resolve) => {
     worker.once('message', resolve)
     worker.postMessage('enough')
