@@ -12,7 +12,8 @@ export type TaskAnswer =
   | { kind: 'refused', status: number, issues: Refused['issues'] }
   | { kind: 'failed', message: string }
 
-const say = (answer: TaskAnswer) => { process.send?.(answer) }
+// A server that was killed listens no more; the answer is for nobody then.
+const say = (answer: TaskAnswer) => { process.send?.(answer, undefined, undefined, () => {}) }
 
 process.on('message', async ({ name, input }: TaskOrder) => {
   try {
