@@ -1,12 +1,47 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { buildWorker } from './server/apart/build'
+import { neededFor } from './shell/assets'
+import { buildShell } from './shell/build'
 
 /** Everything comes from the application itself; gauges and wrenches are spoken to over sockets of this machine. */
 const contentPolicy = [
-  'default-src \'self\'', 'script-src \'self\' \'unsafe-inline\'', 'style-src \'self\' \'unsafe-inline\'', 'img-src \'self\' data: blob:', 'font-src \'self\' data:',
-  'connect-src \'self\' ws: wss:', 'worker-src \'self\' blob:', 'object-src \'none\'', 'base-uri \'none\'', 'form-action \'self\'', 'frame-ancestors \'none\'',
+  "default-src 'self'",
+  "script-src 'self' 'unsafe-inline'",
+  "style-src 'self' 'unsafe-inline'",
+  "img-src 'self' data: blob:",
+  "font-src 'self' data:",
+  "connect-src 'self' ws: wss:",
+  "worker-src 'self' blob:",
+  "object-src 'none'",
+  "base-uri 'none'",
+  "form-action 'self'",
+  "frame-ancestors 'none'",
 ].join('; ')
+
+/** Where the browser gets what it shows before any address leads anywhere. */
+const head = {
+  htmlAttrs: { lang: 'en' },
+  title: 'Eldrin',
+  link: [
+    { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+    { rel: 'apple-touch-icon', href: '/icons/apple.png' },
+    { rel: 'manifest', href: '/manifest.webmanifest' },
+  ],
+  meta: [
+    { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
+    { name: 'color-scheme', content: 'light dark' },
+    { name: 'theme-color', content: '#0b5d54' },
+  ],
+  script: [
+    {
+      innerHTML:
+        'try{const t=localStorage.getItem("eldrin-theme");if(t)document.documentElement.dataset.theme=t}catch{}',
+    },
+  ],
+}
+/** Files that the views of a job and the Yard ask for at once. */
+let needed: string[] = []
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-05-01',
@@ -18,38 +53,70 @@ export default defineNuxtConfig({
   css: ['~/assets/css/main.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   spaLoadingTemplate: 'spa-loading.html',
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, exclude: ['../tests', '../**/*.test.ts'] } },
-  experimental: { defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } } },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true }, exclude: ['../tests', '../**/*.test.ts'] },
+  },
+  experimental: {
+    defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } },
+    // Nothing is rendered on the server, so nothing is carried over from there.
+    payloadExtraction: false,
+    appManifest: false,
+    renderJsonPayloads: false,
+  },
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },
-    // The core is pure: what of it is not used is left out, whatever names it on the way.
-    build: { rollupOptions: { output: { experimentalMinChunkSize: 2_000 }, treeshake: { moduleSideEffects: (id, external) => external || /node_modules/.test(id) || !/\/(core|contracts)\//.test(id) } } },
+    // The core is pure, and so are the framework's composables: what of them is not used is left out, whatever names it on the way.
+    build: {
+      rollupOptions: {
+        output: { experimentalMinChunkSize: 8_000 },
+        treeshake: {
+          moduleSideEffects: (id, external) =>
+            external ||
+            (/node_modules/.test(id) ? !/\/nuxt\/dist\/app\/composables\//.test(id) : !/\/(core|contracts)\//.test(id)),
+        },
+      },
+    },
+  },
+  hooks: {
+    // A view is fetched when it is opened or pointed at, not while the first one is still on its way.
+    'build:manifest': manifest => {
+      needed = neededFor(manifest, /pages\/(?:index|week|jobs\/.*)\.vue$/)
+      for (const entry of Object.values(manifest)) entry.dynamicImports = []
+    },
+    'nitro:build:public-assets': nitro => buildShell(nitro.options.output.publicDir, head, needed),
   },
   nitro: {
     hooks: { compiled: nitro => buildWorker(nitro.options.output.serverDir) },
-    preset: 'node-server', compressPublicAssets: { gzip: true, brotli: true },
+    preset: 'node-server',
+    compressPublicAssets: { gzip: true, brotli: true },
     routeRules: {
-      '/**': { headers: {
-        'content-security-policy': contentPolicy, 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY',
-        'cross-origin-opener-policy': 'same-origin', 'cross-origin-resource-policy': 'same-origin', 'permissions-policy': 'camera=(self), microphone=(self), accelerometer=(self), gyroscope=(self), geolocation=(self), payment=()',
-      } },
+      '/**': {
+        headers: {
+          'content-security-policy': contentPolicy,
+          'x-content-type-options': 'nosniff',
+          'referrer-policy': 'no-referrer',
+          'x-frame-options': 'DENY',
+          'cross-origin-opener-policy': 'same-origin',
+          'cross-origin-resource-policy': 'same-origin',
+          'permissions-policy':
+            'camera=(self), microphone=(self), accelerometer=(self), gyroscope=(self), geolocation=(self), payment=()',
+        },
+      },
+      // Asked for anew each time: it says what of the rest is new.
+      '/service-worker.js': { headers: { 'cache-control': 'no-cache' } },
       // What is kept of a job is nobody else's to keep.
       '/api/**': { headers: { 'cache-control': 'no-store' } },
     },
     // The papers' type, inside the server's build.
-    serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/@fontsource/atkinson-hyperlegible-next/files', import.meta.url)), pattern: '*-latin-{400,700}-normal.woff' }],
+    serverAssets: [
+      {
+        baseName: 'fonts',
+        dir: fileURLToPath(new URL('./node_modules/@fontsource/atkinson-hyperlegible-next/files', import.meta.url)),
+        pattern: '*-latin-{400,700}-normal.woff',
+      },
+    ],
   },
-  app: {
-    head: {
-      htmlAttrs: { lang: 'en' },
-      title: 'Eldrin',
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
-      meta: [
-        { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
-        { name: 'color-scheme', content: 'light dark' },
-      ],
-      script: [{ innerHTML: 'try{const t=localStorage.getItem("eldrin-theme");if(t)document.documentElement.dataset.theme=t}catch{}' }],
-    },
-  },
+  app: { head },
 })

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumPath, quietArgs } from './tests/support/chromium'
 
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -6,15 +7,19 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   forbidOnly: !!process.env.CI,
-  timeout: 60_000,
+  // How long something may take is no question of these tests: a busy machine is several times slower than an idle one.
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
   use: {
-    actionTimeout: 10_000,
+    actionTimeout: 30_000,
+    // The shell is looked at by a test of its own; elsewhere pages come from the server that is started for them.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      executablePath: chromiumPath,
+      args: quietArgs,
     },
   },
 })

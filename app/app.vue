@@ -1,18 +1,31 @@
 <script setup lang="ts">
-import { keepsNothing } from './lib/keep-here'
+import { keepBasics } from './device/keep-basics'
+import { newVersionWaits, openShell } from './device/shell'
+import { keepsNothing } from './log/keep-here'
 
 const garage = useGarageStore()
 const seen = ref(false)
 useFocusKept()
 // A customer's page is nobody's garage.
-if (!useRoute().path.startsWith('/s/')) void garage.load()
+if (!useRoute().path.startsWith('/s/')) {
+  void garage.load()
+  openShell()
+  keepBasics()
+}
 </script>
 
 <template>
   <div>
     <a href="#sheet" class="sr-only focus:not-sr-only">To the sheet</a>
     <NuxtRouteAnnouncer />
-    <p v-if="keepsNothing && !seen" class="no-print flex items-start justify-between gap-4 border-b-2 border-attention bg-sheet px-4 py-2" role="status"><span>{{ keepsNothing }}</span><button class="button shrink-0" @click="seen = true">I see</button></p>
+    <p
+      v-if="keepsNothing && !seen"
+      class="no-print flex items-start justify-between gap-4 border-b-2 border-attention bg-sheet px-4 py-2"
+      role="status"
+    >
+      <span>{{ keepsNothing }}</span><button class="button shrink-0" @click="seen = true">I see</button>
+    </p>
+    <LazyNewVersion v-if="newVersionWaits" />
     <div v-if="garage.problem" class="mx-auto max-w-2xl p-8" role="alert">
       <h1 class="text-2xl">Eldrin cannot reach its server</h1>
       <p class="mt-3">{{ garage.problem }} Nothing was lost. Check that the server runs, then try again.</p>

@@ -13,8 +13,10 @@ import { loadPacks, PackFileError } from '../server/load-packs'
 function tell(pack: Pack) {
   const procedure = expandPack(pack)
   const { totals, authored } = planJob(procedure)
-  console.log(`${pack.id}: ${procedure.operations.length} operations, ${procedure.links.length} links, `
-    + `${Math.round(totals.minutes)} min planned (${Math.round(authored.minutes)} as written), ${totals.placeChanges} place changes (${authored.placeChanges}), up ${totals.timesRaised} times`)
+  console.log(
+    `${pack.id}: ${procedure.operations.length} operations, ${procedure.links.length} links, ` +
+      `${Math.round(totals.minutes)} min planned (${Math.round(authored.minutes)} as written), ${totals.placeChanges} place changes (${authored.placeChanges}), up ${totals.timesRaised} times`,
+  )
 }
 
 try {
@@ -29,8 +31,7 @@ try {
       process.exitCode = 1
     }
   }
-}
-catch (error) {
+} catch (error) {
   if (!(error instanceof PackFileError)) throw error
   console.error(error.message)
   process.exitCode = 1

@@ -95,7 +95,7 @@ app_url() { printf 'postgres://eldrin_app@127.0.0.1:%s/%s' "$PG_PORT" "$1"; }
 
 # What the built application depends on: build again only when this changes.
 source_mark() {
-  (cd "$ROOT" && find app contracts core public server nuxt.config.ts package-lock.json tsconfig.json -type f -print0 | sort -z | xargs -0 cksum | cksum)
+  (cd "$ROOT" && find app contracts core public server shell nuxt.config.ts package-lock.json tsconfig.json -type f -print0 | sort -z | xargs -0 cksum | cksum)
 }
 
 need_build() {

@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import WebSocket from 'ws'
+import { chromiumPath, quietArgs } from '../tests/support/chromium.ts'
 
 const base = process.env.ELDRIN_URL ?? 'http://127.0.0.1:3000'
 const folder = process.env.SHOTS_TO ?? 'docs/screenshots'
@@ -21,63 +22,94 @@ const desk = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 
 const shots = {
-  'yard': { size: desk, path: '/' },
-  'yard-week': { size: desk, path: '/?at=week', act: askCar },
+  yard: { size: desk, path: '/' },
+  'yard-week': { size: desk, path: '/week', act: askCar },
   'take-in': { size: { width: 1280, height: 1500 }, path: '/jobs/new', act: takeIn },
   'plan-front-drive': { size: desk, path: `/jobs/${idOf(105)}/plan` },
-  'library': { below: [{ size: desk, path: '/library' }, { size: desk, path: '/library?at=history', act: lookUp }, { size: desk, path: '/library?at=learned' }] },
-  'work': { size: desk, path: `/jobs/${idOf(104)}/work` },
-  'phones': { beside: [
-    { size: phone, path: `/jobs/${idOf(104)}/work` },
-    { size: phone, path: `/jobs/${idOf(104)}/car` },
-    { size: phone, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, scheme: 'dark' },
-  ] },
-  'car': { below: [{ size: desk, path: `/jobs/${idOf(104)}/car` }, { size: desk, path: `/jobs/${idOf(106)}/car`, act: askCase }] },
-  'handling': { below: [
-    { size: desk, path: `/jobs/${idOf(106)}/bench?sheet=lift-box` },
-    { size: desk, path: `/jobs/${idOf(106)}/bench?sheet=drive-angles` },
-  ] },
-  'mating': { size: desk, path: `/jobs/${idOf(103)}/car?at=mating`, act: measureGap },
-  'bolts': { beside: [
-    { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: askBolt },
-    { size: desk, path: `/jobs/${idOf(104)}/bolts?group=bell-bolts`, act: printCard },
-  ] },
-  'tightening': { below: [
-    { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(103)}/bolts?group=cover-bolts`, act: typeWrongUnit },
-    { size: desk, path: `/jobs/${idOf(103)}/bolts?step=cover-tighten`, act: tighten },
-  ] },
-  'bench': { below: [
-    { size: desk, path: `/jobs/${idOf(102)}/bench?sheet=disc` },
-    { size: desk, path: `/jobs/${idOf(103)}/bench?sheet=tool-fit` },
-    { size: { width: 1280, height: 1100 }, path: `/jobs/${idOf(102)}/bench?sheet=flywheel` },
-  ] },
-  'pedal': { below: [
-    { size: desk, path: `/jobs/${idOf(105)}/pedal?sheet=pedal-geometry`, act: fillChain },
-    { size: desk, path: `/jobs/${idOf(107)}/pedal?sheet=pedal-air` },
-    { size: { width: 1280, height: 1300 }, path: `/jobs/${idOf(105)}/pedal?at=learn` },
-    { size: { width: 1280, height: 1000 }, path: `/jobs/${idOf(101)}/pedal?sheet=pedal-test` },
-  ] },
-  'bleeding': { beside: [
-    { size: desk, path: `/jobs/${idOf(107)}/pedal` },
-    { size: phone, path: `/jobs/${idOf(107)}/pedal`, scheme: 'dark' },
-    { size: phone, path: `/jobs/${idOf(107)}/pedal?at=helper`, act: callTheBeat },
-  ] },
-  'bench-decide': { below: [
-    { size: desk, path: `/jobs/${idOf(102)}/bench?at=open`, act: askPart },
-    { size: desk, path: `/jobs/${idOf(102)}/bench?at=parts`, act: orderFlywheel },
-  ] },
-  'ladder': { size: desk, path: `/jobs/${idOf(104)}/work`, act: climb },
-  'prove': { below: [
-    { size: desk, path: `/jobs/${idOf(107)}/prove` },
-    { size: desk, path: `/jobs/${idOf(107)}/prove?at=road`, act: hear },
-    { size: desk, path: `/jobs/${idOf(101)}/prove?at=break-in` },
-    { size: desk, path: `/jobs/${idOf(101)}/prove?at=money` },
-  ] },
-  'papers': { beside: [
-    { size: desk, path: `/jobs/${idOf(101)}/prove?at=papers`, act: paperPage('hand-over') },
-    { size: desk, path: `/jobs/${idOf(101)}/prove?at=papers`, act: paperPage('invoice') },
-    { size: phone, path: `/jobs/${idOf(101)}/prove?at=break-in`, act: asCustomer },
-  ] },
+  library: {
+    below: [
+      { size: desk, path: '/library' },
+      { size: desk, path: '/library/cars', act: lookUp },
+      { size: desk, path: '/library/learned' },
+    ],
+  },
+  work: { size: desk, path: `/jobs/${idOf(104)}/work` },
+  phones: {
+    beside: [
+      { size: phone, path: `/jobs/${idOf(104)}/work` },
+      { size: phone, path: `/jobs/${idOf(104)}/car` },
+      { size: phone, path: `/jobs/${idOf(103)}/bolts/run/cover-tighten`, scheme: 'dark' },
+    ],
+  },
+  car: {
+    below: [
+      { size: desk, path: `/jobs/${idOf(104)}/car` },
+      { size: desk, path: `/jobs/${idOf(106)}/car`, act: askCase },
+    ],
+  },
+  handling: {
+    below: [
+      { size: desk, path: `/jobs/${idOf(106)}/bench/lift-box` },
+      { size: desk, path: `/jobs/${idOf(106)}/bench/drive-angles` },
+    ],
+  },
+  mating: { size: desk, path: `/jobs/${idOf(103)}/car/mating`, act: measureGap },
+  bolts: {
+    beside: [
+      { size: desk, path: `/jobs/${idOf(104)}/bolts/bell-bolts`, act: askBolt },
+      { size: desk, path: `/jobs/${idOf(104)}/bolts/bell-bolts`, act: printCard },
+    ],
+  },
+  tightening: {
+    below: [
+      { size: { width: 1280, height: 900 }, path: `/jobs/${idOf(103)}/bolts/cover-bolts`, act: typeWrongUnit },
+      { size: desk, path: `/jobs/${idOf(103)}/bolts/run/cover-tighten`, act: tighten },
+    ],
+  },
+  bench: {
+    below: [
+      { size: desk, path: `/jobs/${idOf(102)}/bench/disc` },
+      { size: desk, path: `/jobs/${idOf(103)}/bench/tool-fit` },
+      { size: { width: 1280, height: 1100 }, path: `/jobs/${idOf(102)}/bench/flywheel` },
+    ],
+  },
+  pedal: {
+    below: [
+      { size: desk, path: `/jobs/${idOf(105)}/pedal/pedal-geometry`, act: fillChain },
+      { size: desk, path: `/jobs/${idOf(107)}/pedal/pedal-air` },
+      { size: { width: 1280, height: 1300 }, path: `/jobs/${idOf(105)}/pedal/learn` },
+      { size: { width: 1280, height: 1000 }, path: `/jobs/${idOf(101)}/pedal/pedal-test` },
+    ],
+  },
+  bleeding: {
+    beside: [
+      { size: desk, path: `/jobs/${idOf(107)}/pedal` },
+      { size: phone, path: `/jobs/${idOf(107)}/pedal`, scheme: 'dark' },
+      { size: phone, path: `/jobs/${idOf(107)}/pedal/helper`, act: callTheBeat },
+    ],
+  },
+  'bench-decide': {
+    below: [
+      { size: desk, path: `/jobs/${idOf(102)}/bench/open`, act: askPart },
+      { size: desk, path: `/jobs/${idOf(102)}/bench/parts`, act: orderFlywheel },
+    ],
+  },
+  ladder: { size: desk, path: `/jobs/${idOf(104)}/work`, act: climb },
+  prove: {
+    below: [
+      { size: desk, path: `/jobs/${idOf(107)}/prove` },
+      { size: desk, path: `/jobs/${idOf(107)}/prove/road`, act: hear },
+      { size: desk, path: `/jobs/${idOf(101)}/prove/break-in` },
+      { size: desk, path: `/jobs/${idOf(101)}/prove/money` },
+    ],
+  },
+  papers: {
+    beside: [
+      { size: desk, path: `/jobs/${idOf(101)}/prove/papers`, act: paperPage('hand-over') },
+      { size: desk, path: `/jobs/${idOf(101)}/prove/papers`, act: paperPage('invoice') },
+      { size: phone, path: `/jobs/${idOf(101)}/prove/break-in`, act: asCustomer },
+    ],
+  },
 }
 
 async function takeIn(page) {
@@ -112,7 +144,16 @@ function paperPage(kind) {
     const address = new URL(await page.locator(`a[href*="papers/${kind}?as=pdf"]`).getAttribute('href'), page.url())
     const into = mkdtempSync(join(tmpdir(), 'eldrin-paper-'))
     writeFileSync(join(into, 'paper.pdf'), Buffer.from(await (await fetch(address)).arrayBuffer()))
-    execFileSync('pdftoppm', ['-png', '-r', '90', '-f', '1', '-singlefile', join(into, 'paper.pdf'), file.replace(/\.png$/, '')])
+    execFileSync('pdftoppm', [
+      '-png',
+      '-r',
+      '90',
+      '-f',
+      '1',
+      '-singlefile',
+      join(into, 'paper.pdf'),
+      file.replace(/\.png$/, ''),
+    ])
     rmSync(into, { recursive: true })
     return 'taken'
   }
@@ -134,10 +175,14 @@ async function askPart(page) {
 
 async function orderFlywheel(page) {
   const part = page.getByTestId('part-flywheel')
-  if (await part.getByRole('button', { name: /^Order/ }).count() > 0) await part.getByRole('button', { name: /^Order/ }).click()
+  if ((await part.getByRole('button', { name: /^Order/ }).count()) > 0)
+    await part.getByRole('button', { name: /^Order/ }).click()
   await part.getByText(/due/).waitFor()
   await part.scrollIntoViewIfNeeded()
-  await page.getByText('Ordered. Its day').waitFor({ state: 'detached' }).catch(() => {})
+  await page
+    .getByText('Ordered. Its day')
+    .waitFor({ state: 'detached' })
+    .catch(() => {})
   await page.evaluate(() => window.scrollBy(0, 200))
 }
 
@@ -148,12 +193,18 @@ async function askCase(page) {
 
 /** A gap that is left evenly all round. */
 async function measureGap(page) {
-  if (await page.getByTestId('gap-verdict').count() === 0) await keepGap(page)
+  if ((await page.getByTestId('gap-verdict').count()) === 0) await keepGap(page)
   await page.getByRole('heading', { name: 'The gap round the bell' }).evaluate(heading => heading.scrollIntoView())
 }
 
 async function keepGap(page) {
-  for (const [place, gap] of [['top', '6'], ['right', '6.4'], ['bottom', '5.7'], ['left', '6.1']]) await page.getByLabel(place, { exact: true }).fill(gap)
+  for (const [place, gap] of [
+    ['top', '6'],
+    ['right', '6.4'],
+    ['bottom', '5.7'],
+    ['left', '6.1'],
+  ])
+    await page.getByLabel(place, { exact: true }).fill(gap)
   await page.getByLabel('across, mm').fill('370')
   await page.getByRole('button', { name: 'Keep this gap' }).click()
   await page.getByTestId('gap-verdict').waitFor()
@@ -161,10 +212,13 @@ async function keepGap(page) {
 
 /** A bolt that will not turn, on the second rung of its ladder. */
 async function climb(page) {
-  if (await page.getByTestId('ladder').count() > 0) return
+  if ((await page.getByTestId('ladder').count()) > 0) return
   await page.keyboard.press('x')
   await page.getByRole('button', { name: /A bolt will not turn/ }).click()
-  await page.getByRole('dialog').getByRole('button', { name: /^bolt 5/ }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^bolt 5/ })
+    .click()
   await page.getByTestId('ladder').waitFor()
 }
 
@@ -172,7 +226,7 @@ async function climb(page) {
 async function callTheBeat(page) {
   const bleeder = await browser.newPage({ viewport: desk })
   if (process.env.ELDRIN_DEMO_NOW) await bleeder.clock.install({ time: process.env.ELDRIN_DEMO_NOW })
-  await bleeder.goto(page.url().replace('?at=helper', ''))
+  await bleeder.goto(page.url().replace('/helper', ''))
   await bleeder.getByRole('button', { name: 'Call the beat' }).click()
   await page.getByTestId('call').filter({ hasText: 'Open' }).waitFor()
   await bleeder.getByRole('button', { name: 'Stop the beat' }).waitFor()
@@ -184,9 +238,13 @@ async function callTheBeat(page) {
 
 /** Bores of master and slave; the rest by rule of thumb. */
 async function fillChain(page) {
-  if (await page.getByText('to spare').count() > 0) return
+  if ((await page.getByText('to spare').count()) > 0) return
   await page.getByRole('radio', { name: 'Master and slave' }).click()
-  for (const [field, bore] of [[/^Bore of the master/, '19'], [/^Bore of the slave/, '22']]) await page.getByLabel(field).fill(bore)
+  for (const [field, bore] of [
+    [/^Bore of the master/, '19'],
+    [/^Bore of the slave/, '22'],
+  ])
+    await page.getByLabel(field).fill(bore)
   await page.keyboard.press('Tab')
   await page.getByText('to spare').waitFor()
   await page.evaluate(() => window.scrollTo(0, 0))
@@ -207,18 +265,34 @@ async function typeWrongUnit(page) {
 /** The first sheet of the card as it comes out of the printer. */
 async function printCard(page, file) {
   await page.getByRole('button', { name: 'Print' }).click()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card at 1:1, PDF' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Card at 1:1, PDF' }).click(),
+  ])
   const into = mkdtempSync(join(tmpdir(), 'eldrin-card-'))
   await download.saveAs(join(into, 'card.pdf'))
-  execFileSync('pdftoppm', ['-png', '-r', '72', '-f', '1', '-singlefile', join(into, 'card.pdf'), file.replace(/\.png$/, '')])
+  execFileSync('pdftoppm', [
+    '-png',
+    '-r',
+    '72',
+    '-f',
+    '1',
+    '-singlefile',
+    join(into, 'card.pdf'),
+    file.replace(/\.png$/, ''),
+  ])
   rmSync(into, { recursive: true })
   return 'taken'
 }
 
 /** A run with the simulated wrench: some bolts done, the next half way up. The wrench stays until the picture is taken. */
 async function tighten(page) {
-  if (await page.getByTestId('turn').count() > 0) return
-  const wrench = spawn('npx', ['tsx', 'stand-ins/wrench/start.ts'], { env: { ...process.env, WRENCH_PORT: '3399', WRENCH_SEED: '4' }, stdio: ['ignore', 'pipe', 'inherit'], detached: true })
+  if ((await page.getByTestId('turn').count()) > 0) return
+  const wrench = spawn('npx', ['tsx', 'stand-ins/wrench/start.ts'], {
+    env: { ...process.env, WRENCH_PORT: '3399', WRENCH_SEED: '4' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+    detached: true,
+  })
   try {
     await new Promise(resolve => wrench.stdout.once('data', resolve))
     const hand = new WebSocket('ws://127.0.0.1:3399/hand')
@@ -234,20 +308,23 @@ async function tighten(page) {
       await page.getByText(`${turn} of 24`).waitFor()
     }
     pull(21)
-    await page.getByRole('status').filter({ hasText: 'waiting' }).waitFor({ state: 'detached' }).catch(() => {})
+    await page
+      .getByRole('status')
+      .filter({ hasText: 'waiting' })
+      .waitFor({ state: 'detached' })
+      .catch(() => {})
     await page.waitForTimeout(500)
     hand.terminate()
     return () => process.kill(-wrench.pid)
-  }
-  catch (error) {
+  } catch (error) {
     process.kill(-wrench.pid)
     throw error
   }
 }
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  executablePath: chromiumPath,
+  args: quietArgs,
 })
 
 async function shoot({ size, path, act, scheme = 'light' }, file) {
@@ -268,7 +345,9 @@ async function shoot({ size, path, act, scheme = 'light' }, file) {
 async function together(files, direction, file) {
   const page = await browser.newPage({ viewport: { width: 2600, height: 2600 } })
   const images = files.map(each => `<img src="data:image/png;base64,${readFileSync(each, 'base64')}">`).join('')
-  await page.setContent(`<div style="display:inline-flex;flex-direction:${direction};align-items:flex-start;gap:16px;background:#7d7a70">${images}</div>`)
+  await page.setContent(
+    `<div style="display:inline-flex;flex-direction:${direction};align-items:flex-start;gap:16px;background:#7d7a70">${images}</div>`,
+  )
   await page.locator('div').screenshot({ path: file })
   await page.close()
 }

@@ -1,8 +1,30 @@
-/** Writes the published JSON Schemas of pack files and job files from their Zod schemas. */
-import { writeFileSync } from 'node:fs'
+/**
+ * Writes what follows from elsewhere: the JSON Schemas of pack and job files, the table of events, and what the core keeps of the
+ * ways of bleeding that ship.
+ */
+import { readFileSync, writeFileSync } from 'node:fs'
+import { eventTable } from '../contracts/event-table'
 import { jobSchema } from '../contracts/job-schema'
 import { packSchema } from '../contracts/pack-schema'
+import { shippedWaysSource } from '../contracts/shipped-ways-source'
 
-for (const [name, schema] of [['pack', packSchema()], ['job', jobSchema()]] as const) {
-  writeFileSync(new URL(`../docs/formats/${name}.schema.json`, import.meta.url), `${JSON.stringify(schema, null, 2)}\n`)
+const format = (name: string) => new URL(`../docs/formats/${name}`, import.meta.url)
+
+for (const [name, schema] of [
+  ['pack', packSchema()],
+  ['job', jobSchema()],
+] as const) {
+  writeFileSync(format(`${name}.schema.json`), `${JSON.stringify(schema, null, 2)}\n`)
 }
+const events = readFileSync(format('events.md'), 'utf8')
+writeFileSync(
+  format('events.md'),
+  events.replace(
+    /(<!-- table -->\n)[^]*?(<!-- end of table -->)/,
+    (_, begin, end) => `${begin}${eventTable()}\n${end}`,
+  ),
+)
+writeFileSync(
+  new URL('../core/hydraulics/shipped-ways.ts', import.meta.url),
+  shippedWaysSource(readFileSync(new URL('../packs/bleeding.yaml', import.meta.url), 'utf8')),
+)

@@ -2,11 +2,15 @@ import type { CauseTables, KnownCase } from '../core/decisions'
 import type { Figure } from '../core/fasteners'
 import type { BreakInReport, JobSummary } from '../core/job'
 import type { TermTable, ThreePoint, TradeWords } from '../core/packs'
+import type { Reader } from '../core/say'
 import type { LearnedMinutes, WorkingHours } from '../core/sequence'
 import type { UnitPreference } from '../core/units'
 
 /** One thing wrong with what was sent: where and why. */
-export interface Issue { path: string, reason: string }
+export interface Issue {
+  path: string
+  reason: string
+}
 
 /** `GET /api/garage` */
 export interface GarageAnswer {
@@ -17,7 +21,7 @@ export interface GarageAnswer {
   words: TradeWords
   units: UnitPreference
   /** Everybody who ever worked here; who is gone signs nothing new. */
-  people: { id: string, name: string, gone: boolean }[]
+  people: { id: string; name: string; gone: boolean }[]
   terms: TermTable
   /** Option id → choice of this garage where trades people disagree. */
   schools: Record<string, string>
@@ -34,34 +38,53 @@ export interface GarageAnswer {
   /** IANA name; days on papers are days there. */
   timeZone: string
   /** Where it works, for the hour of darkness; degrees north and east. */
-  location: { latitude: number, longitude: number } | null
+  location: { latitude: number; longitude: number } | null
 }
 
 /** `GET /api/causes` */
-export interface CausesAnswer { tables: CauseTables[], cases: (KnownCase & { tableId: string })[] }
+export interface CausesAnswer {
+  tables: CauseTables[]
+  cases: (KnownCase & { tableId: string })[]
+}
 
 /** `GET /api/minutes`, a line for every piece of work that was timed. */
-export interface LearnedLine { operationId: string, title: string, from: ThreePoint, learned: LearnedMinutes }
+export interface LearnedLine {
+  operationId: string
+  title: string
+  from: ThreePoint
+  learned: LearnedMinutes
+}
 
 /** `GET /api/shared/:token`: what a customer sees of a job. */
 export interface SharedAnswer {
-  garage: { name: string, town: string, words: TradeWords, distanceUnit: 'km' | 'mi' }
-  terms: TermTable
+  garage: { name: string; town: string }
+  reader: Reader
   number: number
-  vehicle: { name: string, make: string, model: string, year: number }
+  vehicle: { name: string; make: string; model: string; year: number }
   stepsDone: number
   stepsTotal: number
   promisedAt: string | null
   handedOverAt: string | null
   calledOff: boolean
   renewed: string[]
-  cause: { title: string, text: string } | null
+  cause: { title: string; text: string } | null
   left: string[]
-  breakIn: { writtenAs: string, source: string, distanceKm: number, readings: { at: string, odometerKm: number }[], report: BreakInReport } | null
+  breakIn: {
+    writtenAs: string
+    source: string
+    distanceKm: number
+    readings: { at: string; odometerKm: number }[]
+    report: BreakInReport
+  } | null
 }
 
 /** `GET /api/kits`: a figure of a kit sheet, and the job it was named in last. */
-export interface KitLine { reference: string, group: string, figure: Figure, jobNumber: number }
+export interface KitLine {
+  reference: string
+  group: string
+  figure: Figure
+  jobNumber: number
+}
 
 /** `GET /api/vehicles/:id` */
 export interface VehicleHistory {
@@ -69,17 +92,32 @@ export interface VehicleHistory {
   jobs: JobSummary[]
   figures: Figure[]
   /** Figures of other cars of the same model, for groups this one has none of. */
-  alike: { vehicleId: string, vehicleName: string, year: number, figure: Figure }[]
+  alike: { vehicleId: string; vehicleName: string; year: number; figure: Figure }[]
 }
 
 /** `POST /api/imports` */
-export interface ImportedJob { jobId: string, number: number, added: number }
+export interface ImportedJob {
+  jobId: string
+  number: number
+  added: number
+}
 
 /** `GET /api/search` */
-export interface FoundLine { summary: JobSummary, snippet: string }
+export interface FoundLine {
+  summary: JobSummary
+  snippet: string
+}
 
 /** `GET /api/vehicles` */
-export interface VehicleAnswer { id: string, name: string, make: string, model: string, year: number, customer: string, gears: string[] }
+export interface VehicleAnswer {
+  id: string
+  name: string
+  make: string
+  model: string
+  year: number
+  customer: string
+  gears: string[]
+}
 
 /** `GET /api/packs` */
 export interface PackLine {
@@ -87,11 +125,15 @@ export interface PackLine {
   title: string
   about: string
   /** Made by the garage, and so may be changed; with the revision it stands at. */
-  own: { revision: number, changedAt: string, changedBy: string } | null
+  own: { revision: number; changedAt: string; changedBy: string } | null
   operationCount: number
   /** Why it cannot be used; `null` when it can. */
   fault: string | null
 }
 
 /** `GET /api/packs/:id/file` as JSON: the text of a pack and the revision it stands at, 0 for one that ships. */
-export interface PackText { id: string, yaml: string, revision: number }
+export interface PackText {
+  id: string
+  yaml: string
+  revision: number
+}

@@ -1,12 +1,15 @@
 import { z } from 'zod'
 import { numberFormats } from '../core/units'
+import { circumstances, utcOffset, workingHours } from './circumstances'
 import { device, instant, key, odometer, uuid, words } from './common'
-import { circumstances, utcOffset, workingHours } from './events'
+import { symptoms } from './symptoms'
 
 const thisYear = new Date().getFullYear()
 
 /** Option → choice. */
-export const chosen = z.record(key(), key()).refine(options => Object.keys(options).length <= 100, 'No layout asks so much.')
+export const chosen = z
+  .record(key(), key())
+  .refine(options => Object.keys(options).length <= 100, 'No layout asks so much.')
 
 /** `POST /api/vehicles` */
 export const newVehicle = z.strictObject({
@@ -14,15 +17,19 @@ export const newVehicle = z.strictObject({
   name: words(80),
   make: words(60),
   model: words(60),
-  year: z.number('A year is wanted, like 2013.').int('A whole year, like 2013.').min(1900, 'From 1900 on.').max(thisYear + 1, 'That year is still to come.'),
+  year: z
+    .number('A year is wanted, like 2013.')
+    .int('A whole year, like 2013.')
+    .min(1900, 'From 1900 on.')
+    .max(thisYear + 1, 'That year is still to come.'),
   customer: words(120),
-  gears: z.array(z.string().trim().min(1).max(3)).min(2, 'At least one gear and reverse.').max(10)
+  gears: z
+    .array(z.string().trim().min(1).max(3))
+    .min(2, 'At least one gear and reverse.')
+    .max(10)
     .refine(gears => new Set(gears).size === gears.length, 'Each gear once.'),
 })
 export type NewVehicle = z.infer<typeof newVehicle>
-
-/** What a clutch can do wrong, as the customer tells it. */
-export const symptoms = ['slips', 'judders', 'rattles', 'squeals', 'will-not-select', 'pedal-soft', 'other'] as const
 
 /** `POST /api/jobs` */
 export const newJob = z.strictObject({
@@ -30,12 +37,21 @@ export const newJob = z.strictObject({
   vehicleId: uuid,
   packId: key(80),
   options: chosen,
-  complaint: z.strictObject({ symptoms: z.array(z.enum(symptoms)).max(symptoms.length), text: z.string().trim().max(2000) })
-    .refine(complaint => complaint.symptoms.length > 0 || complaint.text.length > 0, { path: ['symptoms'], error: 'Say what the car does, by a symptom or in words.' }),
-  pumpTest: z.strictObject({
-    result: z.enum(['not-done', 'no-change', 'rises']),
-    strokes: z.number().int().min(1).max(60).nullable(),
-  }).refine(test => test.result === 'not-done' || test.strokes !== null, { path: ['strokes'], error: 'How many strokes?' }),
+  complaint: z
+    .strictObject({ symptoms: z.array(z.enum(symptoms)).max(symptoms.length), text: z.string().trim().max(2000) })
+    .refine(complaint => complaint.symptoms.length > 0 || complaint.text.length > 0, {
+      path: ['symptoms'],
+      error: 'Say what the car does, by a symptom or in words.',
+    }),
+  pumpTest: z
+    .strictObject({
+      result: z.enum(['not-done', 'no-change', 'rises']),
+      strokes: z.number().int().min(1).max(60).nullable(),
+    })
+    .refine(test => test.result === 'not-done' || test.strokes !== null, {
+      path: ['strokes'],
+      error: 'How many strokes?',
+    }),
   /** What was tried before anything is dismantled: a table of causes, and test → outcome. */
   findings: z.strictObject({ tableId: key(80), outcomes: z.record(key(80), key(80)) }).optional(),
   /** The earlier job of this car that it comes back for. */
@@ -44,6 +60,8 @@ export const newJob = z.strictObject({
   personId: uuid,
   deviceId: device,
   at: instant,
+  /** The device's clock at the posting, where that is later: what was done without signal keeps its moment. */
+  sentAt: instant.optional(),
   utcOffsetMinutes: utcOffset.default(0),
 })
 export type NewJob = z.infer<typeof newJob>
@@ -51,37 +69,47 @@ export type NewJob = z.infer<typeof newJob>
 function isTimeZone(name: string): boolean {
   try {
     return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== ''
-  }
-  catch {
+  } catch {
     return false
   }
 }
 
 /** `PATCH /api/garage` */
-export const garageSettings = z.strictObject({
-  name: words(80),
-  town: words(80),
-  address: z.string().trim().max(200, 'At most 200 characters.'),
-  massUnit: z.enum(['kg', 'lb']),
-  volumeUnit: z.enum(['ml', 'US qt']),
-  numberFormat: z.enum(numberFormats),
-  words: z.enum(['us', 'uk']),
-  torqueUnit: z.enum(['N·m', 'lbf·ft']),
-  lengthUnit: z.enum(['mm', 'in']),
-  distanceUnit: z.enum(['km', 'mi']),
-  schools: z.record(key(80), key(80)),
-  toolsMissing: z.array(key(80)).max(300),
-  hours: workingHours.nullable(),
-  labourPerHour: z.number().min(0, 'An hour costs nothing or more.').max(10_000, 'No hour costs that much.'),
-  currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, like USD.'),
-  taxPercent: z.number().min(0, 'No tax is below nothing.').max(100, 'No tax takes all.'),
-  partsMarginPercent: z.number().min(0, 'A margin is nothing or more.').max(500, 'No margin is that high.'),
-  callOut: z.number().min(0, 'A call-out costs nothing or more.').max(100_000, 'No call-out costs that much.'),
-  paper: z.enum(['a4', 'letter']),
-  timeZone: z.string().max(60).refine(isTimeZone, 'No time zone is called that. One like Europe/Lisbon is wanted.'),
-  latitude: z.number().min(-90, 'Degrees north, from -90 to 90.').max(90, 'Degrees north, from -90 to 90.').nullable(),
-  longitude: z.number().min(-180, 'Degrees east, from -180 to 180.').max(180, 'Degrees east, from -180 to 180.').nullable(),
-}).partial().refine(settings => Object.keys(settings).length > 0, 'Nothing to change.')
+export const garageSettings = z
+  .strictObject({
+    name: words(80),
+    town: words(80),
+    address: z.string().trim().max(200, 'At most 200 characters.'),
+    massUnit: z.enum(['kg', 'lb']),
+    volumeUnit: z.enum(['ml', 'US qt']),
+    numberFormat: z.enum(numberFormats),
+    words: z.enum(['us', 'uk']),
+    torqueUnit: z.enum(['N·m', 'lbf·ft']),
+    lengthUnit: z.enum(['mm', 'in']),
+    distanceUnit: z.enum(['km', 'mi']),
+    schools: z.record(key(80), key(80)),
+    toolsMissing: z.array(key(80)).max(300),
+    hours: workingHours.nullable(),
+    labourPerHour: z.number().min(0, 'An hour costs nothing or more.').max(10_000, 'No hour costs that much.'),
+    currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, like USD.'),
+    taxPercent: z.number().min(0, 'No tax is below nothing.').max(100, 'No tax takes all.'),
+    partsMarginPercent: z.number().min(0, 'A margin is nothing or more.').max(500, 'No margin is that high.'),
+    callOut: z.number().min(0, 'A call-out costs nothing or more.').max(100_000, 'No call-out costs that much.'),
+    paper: z.enum(['a4', 'letter']),
+    timeZone: z.string().max(60).refine(isTimeZone, 'No time zone is called that. One like Europe/Lisbon is wanted.'),
+    latitude: z
+      .number()
+      .min(-90, 'Degrees north, from -90 to 90.')
+      .max(90, 'Degrees north, from -90 to 90.')
+      .nullable(),
+    longitude: z
+      .number()
+      .min(-180, 'Degrees east, from -180 to 180.')
+      .max(180, 'Degrees east, from -180 to 180.')
+      .nullable(),
+  })
+  .partial()
+  .refine(settings => Object.keys(settings).length > 0, 'Nothing to change.')
 export type GarageSettings = z.infer<typeof garageSettings>
 
 /** `PUT /api/people/:id` */
@@ -99,12 +127,17 @@ export const switchOptions = z.strictObject({
   personId: uuid,
   deviceId: device,
   at: instant,
+  /** The device's clock at the posting, where that is later: what was done without signal keeps its moment. */
+  sentAt: instant.optional(),
   utcOffsetMinutes: utcOffset,
 })
 export type SwitchOptions = z.infer<typeof switchOptions>
 
 /** `POST /api/packs`, `PUT /api/packs/:id` */
-export const packText = z.strictObject({ yaml: z.string().min(1, 'The file is empty.').max(1_900_000, 'A pack is not that large.'), personId: uuid })
+export const packText = z.strictObject({
+  yaml: z.string().min(1, 'The file is empty.').max(1_900_000, 'A pack is not that large.'),
+  personId: uuid,
+})
 export const packChange = packText.extend({ revision: z.number().int().min(1) })
 
 /** `POST /api/packs/:id/copies` */

@@ -1,7 +1,8 @@
 import { z } from 'zod'
-import { cautionSigns, itemStates, linkKinds, phases, places } from '../core/packs/types'
+import { itemStates, linkKinds, phases, places } from '../core/pack/kinds'
+import { cautionSigns } from '../core/pack/things'
+import { utcOffset } from './circumstances'
 import { instant, key } from './common'
-import { utcOffset } from './events'
 
 /**
  * The work of a job and its plan, as a job file carries them. What a newer Eldrin added is let through; all that is counted, drawn or
@@ -10,7 +11,8 @@ import { utcOffset } from './events'
 
 const id = key(200)
 const text = z.string().max(4000)
-const list = <T extends z.ZodType>(entry: T, most: number) => z.array(entry).max(most, `No job has more than ${most} of these.`)
+const list = <T extends z.ZodType>(entry: T, most: number) =>
+  z.array(entry).max(most, `No job has more than ${most} of these.`)
 const minutes = z.number().min(-1e6).max(1e6)
 const counts = z.record(id, z.number().int().min(0).max(200))
 const car = z.enum(['ground', 'raised'])
@@ -18,46 +20,134 @@ const threePoint = z.tuple([minutes, minutes, minutes])
 
 const reading = z.discriminatedUnion('kind', [
   z.looseObject({ id, name: text, kind: z.literal('number'), unit: z.string().max(40), required: z.boolean() }),
-  z.looseObject({ id, name: text, kind: z.literal('choice'), choices: list(z.string().max(200), 40), required: z.boolean() }),
+  z.looseObject({
+    id,
+    name: text,
+    kind: z.literal('choice'),
+    choices: list(z.string().max(200), 40),
+    required: z.boolean(),
+  }),
 ])
 
 const operation = z.looseObject({
-  id, title: text, phase: z.enum(phases), place: z.enum(places), car: z.enum(['ground', 'raised', 'either']), minutes: threePoint, tools: list(id, 100), needs: list(id, 100), gives: list(id, 100), ends: list(id, 100),
-  takesOff: counts, putsBack: counts, readings: list(reading, 60), cautions: list(id, 60), parts: counts.optional(),
+  id,
+  title: text,
+  phase: z.enum(phases),
+  place: z.enum(places),
+  car: z.enum(['ground', 'raised', 'either']),
+  minutes: threePoint,
+  tools: list(id, 100),
+  needs: list(id, 100),
+  gives: list(id, 100),
+  ends: list(id, 100),
+  takesOff: counts,
+  putsBack: counts,
+  readings: list(reading, 60),
+  cautions: list(id, 60),
+  parts: counts,
 })
 
 const place = z.looseObject({ id, x: z.number().min(-2000).max(2000), y: z.number().min(-2000).max(2000) })
 const group = z.looseObject({
-  id, name: text, count: z.number().int().min(0).max(60, 'No group of a car has so many.'), part: z.enum(['vehicle', 'kit']),
+  id,
+  name: text,
+  count: z.number().int().min(0).max(60, 'No group of a car has so many.'),
+  part: z.enum(['vehicle', 'kit']),
   board: z.looseObject({ outline: id, places: list(place, 60) }).optional(),
 })
 
-const position = z.looseObject({ to: car, title: text, minutes: threePoint, tools: list(id, 60), cautions: list(id, 60), takesOff: counts })
+const position = z.looseObject({
+  to: car,
+  title: text,
+  minutes: threePoint,
+  tools: list(id, 60),
+  cautions: list(id, 60),
+  takesOff: counts,
+})
 
-const sheet = z.looseObject({ id, title: text, fields: list(z.looseObject({ id, name: text, kind: z.string().max(20) }), 200), judges: list(z.looseObject({}), 100) })
+const sheet = z.looseObject({
+  id,
+  title: text,
+  fields: list(z.looseObject({ id, name: text, kind: z.string().max(20) }), 200),
+  judges: list(z.looseObject({}), 100),
+})
+
+const rung = z.looseObject({ id, title: text, text, tools: list(id, 60), parts: list(text, 60) })
+
+const bench = z.looseObject({
+  sheets: list(sheet, 200),
+  orientations: list(z.looseObject({ id }), 200),
+  oldParts: list(z.looseObject({ id }), 200),
+  reachable: list(z.looseObject({ id, part: id }), 200),
+})
 
 export const procedure = z.looseObject({
-  packId: id, packVersion: z.number(), title: text, options: z.record(id, id), hands: z.union([z.literal(1), z.literal(2)]).optional(),
+  packId: id,
+  packVersion: z.number(),
+  title: text,
+  options: z.record(id, id),
+  hands: z.union([z.literal(1), z.literal(2)]),
   operations: list(operation, 1000),
-  links: list(z.looseObject({ before: id, after: id, kind: z.enum(linkKinds), because: text, waitMinutes: minutes.optional() }), 10_000),
+  links: list(
+    z.looseObject({ before: id, after: id, kind: z.enum(linkKinds), because: text, waitMinutes: minutes }),
+    10_000,
+  ),
   items: list(z.looseObject({ id, name: text, state: z.enum(itemStates) }), 1000),
   facts: list(z.looseObject({ id, name: text, because: text, kind: z.enum(linkKinds), initially: z.boolean() }), 500),
   groups: list(group, 200),
-  parts: list(z.looseObject({ id, name: text }), 500).optional(),
+  parts: list(z.looseObject({ id, name: text }), 500),
   tools: list(z.looseObject({ id, name: text }), 1000),
-  cautions: list(z.looseObject({ id, title: text, text, serious: z.boolean(), sign: z.enum(cautionSigns).optional() }), 500),
-  outlines: list(z.looseObject({ id, name: text }), 200).optional(),
-  ladders: list(z.looseObject({ id, title: text, when: list(text, 60), rungs: list(z.looseObject({ id, title: text, text, tools: list(id, 60), parts: list(text, 60) }), 60) }), 200).optional(),
+  cautions: list(z.looseObject({ id, title: text, text, serious: z.boolean(), sign: z.enum(cautionSigns) }), 500),
+  outlines: list(z.looseObject({ id, name: text }), 200),
+  ladders: list(
+    z.looseObject({
+      id,
+      title: text,
+      when: list(text, 60),
+      steps: list(id, 1000),
+      everywhere: z.boolean(),
+      rungs: list(rung, 60),
+    }),
+    200,
+  ),
   positions: z.looseObject({ raised: position, ground: position }),
-  bench: z.looseObject({ sheets: list(sheet, 200), orientations: list(z.looseObject({ id }), 200), oldParts: list(z.looseObject({ id }), 200), reachable: list(z.looseObject({ id, part: id }), 200) }).optional(),
+  bench,
+  bleeding: list(z.looseObject({ id, title: text }), 60).optional(),
+  closing: list(z.looseObject({ id, title: text, steps: list(id, 1000) }), 200),
+  roadTest: list(z.looseObject({ id, title: text }), 200),
 })
 
-const totals = z.looseObject({ minutes })
-const step = z.looseObject({ id, kind: z.enum(['operation', 'raise', 'lower']).optional(), place: z.enum(places), car, startMinutes: minutes, finishMinutes: minutes, setupMinutes: minutes.optional(), waitMinutes: minutes.optional() })
+const totals = z.looseObject({ minutes, closedMinutes: minutes })
+const step = z.looseObject({
+  id,
+  kind: z.enum(['operation', 'raise', 'lower']),
+  place: z.enum(places),
+  car,
+  startMinutes: minutes,
+  finishMinutes: minutes,
+  setupMinutes: minutes,
+  waitMinutes: minutes,
+})
+const trip = z.looseObject({
+  place: z.enum(places),
+  car,
+  stepIds: list(id, 1200),
+  startMinutes: minutes,
+  finishMinutes: minutes,
+  minutes,
+  tools: list(id, 1000),
+})
 
 export const plan = z.looseObject({
-  order: list(id, 1200), steps: list(step, 1200), trips: list(z.looseObject({ place: z.enum(places), car, stepIds: list(id, 1200), startMinutes: minutes, finishMinutes: minutes, minutes, tools: list(id, 1000) }), 1200),
-  totals, authored: totals,
+  order: list(id, 1200),
+  steps: list(step, 1200),
+  trips: list(trip, 1200),
+  setting: z.looseObject({}),
+  droppedPins: list(z.looseObject({}), 200),
+  proven: z.boolean(),
+  lowerBoundMinutes: minutes,
+  totals,
+  authored: totals,
 })
 
 export const clock = z.looseObject({ at: instant, minutes, utcOffsetMinutes: utcOffset })

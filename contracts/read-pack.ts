@@ -7,9 +7,18 @@ import { packFile } from './pack-file'
 import { yamlSentence } from './yaml-words'
 
 /** Something wrong in a pack file: where, why, and at which characters of the text. */
-export interface PackProblem { path: string, reason: string, line: number, from: number, to: number }
+export interface PackProblem {
+  path: string
+  reason: string
+  line: number
+  from: number
+  to: number
+}
 
-export interface ReadPack { pack: Pack | null, problems: PackProblem[] }
+export interface ReadPack {
+  pack: Pack | null
+  problems: PackProblem[]
+}
 
 /**
  * Reads a whole layout from YAML and checks it in every way there is: the text, the schema, the sense.
@@ -18,9 +27,20 @@ export interface ReadPack { pack: Pack | null, problems: PackProblem[] }
 export function readPack(text: string, terms: TermTable): ReadPack {
   const lines = new LineCounter()
   const document = parseDocument(text, { lineCounter: lines })
-  const at = (path: string, reason: string, from: number, to: number): PackProblem => ({ path, reason, from, to, line: lines.linePos(from).line })
+  const at = (path: string, reason: string, from: number, to: number): PackProblem => ({
+    path,
+    reason,
+    from,
+    to,
+    line: lines.linePos(from).line,
+  })
   if (document.errors.length > 0) {
-    return { pack: null, problems: document.errors.map(error => at('', yamlSentence(error), error.pos[0], Math.max(error.pos[1], error.pos[0] + 1))) }
+    return {
+      pack: null,
+      problems: document.errors.map(error =>
+        at('', yamlSentence(error), error.pos[0], Math.max(error.pos[1], error.pos[0] + 1)),
+      ),
+    }
   }
   const located = (path: string, reason: string) => {
     const [from, to] = rangeOf(document, path)
@@ -29,21 +49,32 @@ export function readPack(text: string, terms: TermTable): ReadPack {
   let value: unknown
   try {
     value = document.toJS({ maxAliasCount: 50 })
-  }
-  catch (error) {
+  } catch (error) {
     return { pack: null, problems: [at('', (error as Error).message, 0, 1)] }
   }
   const result = packFile.safeParse(value)
-  if (!result.success) return { pack: null, problems: result.error.issues.map(deepest).map(issue => located(readablePath(issue.path, value), issue.message)) }
+  if (!result.success)
+    return {
+      pack: null,
+      problems: result.error.issues.map(deepest).map(issue => located(readablePath(issue.path, value), issue.message)),
+    }
   const faults = checkPack(result.data, terms)
-  return { pack: faults.length === 0 ? result.data : null, problems: faults.map(fault => located(fault.path, fault.reason)) }
+  return {
+    pack: faults.length === 0 ? result.data : null,
+    problems: faults.map(fault => located(fault.path, fault.reason)),
+  }
 }
 
 /** Of an issue with several readings the one that went furthest into the value; its path from the root. */
-export function deepest(issue: core.$ZodIssue): { path: PropertyKey[], message: string } {
+export function deepest(issue: core.$ZodIssue): { path: PropertyKey[]; message: string } {
   if (issue.code !== 'invalid_union') return issue
-  const inner = issue.errors.flat().map(deepest).sort((a, b) => b.path.length - a.path.length)[0]
-  return inner && inner.path.length > 0 ? { path: [...issue.path, ...inner.path], message: inner.message } : { path: issue.path, message: inner?.message ?? issue.message }
+  const inner = issue.errors
+    .flat()
+    .map(deepest)
+    .sort((a, b) => b.path.length - a.path.length)[0]
+  return inner && inner.path.length > 0
+    ? { path: [...issue.path, ...inner.path], message: inner.message }
+    : { path: issue.path, message: inner?.message ?? issue.message }
 }
 
 /** `operations[3].minutes` says little; with the id of the entry it can be found by searching the file. */
@@ -68,14 +99,12 @@ function rangeOf(document: Document, path: string): [number, number] {
       if (!pair) break
       found = spanOf(pair.key as Node) ?? found
       node = pair.value as Node | null
-    }
-    else if (isSeq(node) && entry !== undefined) {
+    } else if (isSeq(node) && entry !== undefined) {
       const item = node.items.find(each => isMap(each) && each.get('id') === entry) ?? node.items[Number(entry)]
       if (!item) break
       node = item as Node
       found = (isMap(node) ? spanOf(node.items[0]?.value as Node) : null) ?? spanOf(node) ?? found
-    }
-    else break
+    } else break
   }
   return found
 }

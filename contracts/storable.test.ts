@@ -3,7 +3,10 @@ import { unstorable } from './storable'
 
 it('finds what the records cannot hold, wherever it stands', () => {
   expect(unstorable({ a: ['fine', { b: 'Long bolt: “rear” ✓ 🔧' }], n: 1, nothing: null })).toBeNull()
-  expect(unstorable({ a: ['fine', { b: 'zero \0 sign' }] })).toEqual({ path: 'a[1].b', reason: 'A zero sign cannot be kept.' })
+  expect(unstorable({ a: ['fine', { b: 'zero \0 sign' }] })).toEqual({
+    path: 'a[1].b',
+    reason: 'A zero sign cannot be kept.',
+  })
   expect(unstorable({ a: '\ud83d' })?.path).toBe('a')
   expect(unstorable({ list: [{ '\0': 1 }] })?.path).toBe('list[0]')
   expect(unstorable('\udc00')?.path).toBe('')

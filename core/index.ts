@@ -1,5 +1,6 @@
 /** The computation of Eldrin, one namespace a subject. Plain TypeScript: no interface, no database, no files. */
 export * as units from './units'
+export * as say from './say'
 export * as fasteners from './fasteners'
 export * as alignment from './alignment'
 export * as clutch from './clutch'

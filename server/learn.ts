@@ -6,17 +6,25 @@ import type { GarageStore } from './db/for-garage'
 import type { WorkedRow } from './db/queries/learned'
 
 /** Rows of worked minutes by operation, each learned from against the estimate it is to replace. */
-export function learnedFrom(rows: WorkedRow[], priorOf: (operationId: string) => ThreePoint | undefined): Map<string, LearnedMinutes> {
+export function learnedFrom(
+  rows: WorkedRow[],
+  priorOf: (operationId: string) => ThreePoint | undefined,
+): Map<string, LearnedMinutes> {
   const byOperation = new Map<string, WorkedRow[]>()
-  for (const row of rows) byOperation.set(row.operationId, [...byOperation.get(row.operationId) ?? [], row])
-  return new Map([...byOperation].flatMap(([id, list]) => {
-    const prior = priorOf(id)
-    return prior ? [[id, learnMinutes(prior, list)] as const] : []
-  }))
+  for (const row of rows) byOperation.set(row.operationId, [...(byOperation.get(row.operationId) ?? []), row])
+  return new Map(
+    [...byOperation].flatMap(([id, list]) => {
+      const prior = priorOf(id)
+      return prior ? [[id, learnMinutes(prior, list)] as const] : []
+    }),
+  )
 }
 
 /** A pack as this garage works it: its own minutes where it has any. */
 export async function learnedPack(store: GarageStore, pack: Pack): Promise<Pack> {
   const priors = packMinutes(pack)
-  return withLearnedMinutes(pack, learnedFrom(await store.learned.minutes([...priors.keys()]), id => priors.get(id)))
+  return withLearnedMinutes(
+    pack,
+    learnedFrom(await store.learned.minutes([...priors.keys()]), id => priors.get(id)),
+  )
 }

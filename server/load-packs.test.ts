@@ -22,8 +22,7 @@ const message = () => {
   try {
     loadPacks(folder)
     return 'loaded'
-  }
-  catch (error) {
+  } catch (error) {
     return (error as Error).message
   }
 }
@@ -32,20 +31,80 @@ it('loads what ships', () => {
   expect(message()).toBe('loaded')
 })
 it.each([
-  ['modules/intake.yaml', 'minutes: [0.5, 1, 3]', 'minutes: [3, 1, 0.5]', 'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].minutes: low, likely and high minutes in rising order'],
-  ['modules/intake.yaml', 'place: top', 'place: roof', 'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].place: One of: top, cab, wheels, under, bench.'],
-  ['modules/intake.yaml', 'takesOff: { breather-hose: 1 }', 'takesOf: { breather-hose: 1 }', 'operations[breather-off]: Nothing here is called "takesOf".'],
-  ['modules/intake.yaml', 'breather-hose: 1', 'breather-pipe: 1', 'modules[intake].operations[breather-off]: unknown item "breather-pipe"'],
-  ['modules/clutch.yaml', 'before: tool-slides, after: pull-box.refit', 'before: pull-box.refit, after: wet-bell', 'the links form a cycle: '],
-  ['modules/intake.yaml', 'id: intake', 'id: outtake', 'packs/modules/intake.yaml: id: "outtake" is not the name of the file'],
-  ['layouts/fwd-transverse.yaml', '  - tests-before', '  - tests-behind', 'modules[0]: there is no module "tests-behind"'],
+  [
+    'modules/intake.yaml',
+    'minutes: [0.5, 1, 3]',
+    'minutes: [3, 1, 0.5]',
+    'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].minutes: low, likely and high minutes in rising order',
+  ],
+  [
+    'modules/intake.yaml',
+    'place: top',
+    'place: roof',
+    'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].place: One of: top, cab, wheels, under, bench.',
+  ],
+  [
+    'modules/intake.yaml',
+    'takesOff: { breather-hose: 1 }',
+    'takesOf: { breather-hose: 1 }',
+    'operations[breather-off]: Nothing here is called "takesOf".',
+  ],
+  [
+    'modules/intake.yaml',
+    'breather-hose: 1',
+    'breather-pipe: 1',
+    'modules[intake].operations[breather-off]: unknown item "breather-pipe"',
+  ],
+  [
+    'modules/clutch.yaml',
+    'before: tool-slides, after: pull-box.refit',
+    'before: pull-box.refit, after: wet-bell',
+    'the links form a cycle: ',
+  ],
+  [
+    'modules/intake.yaml',
+    'id: intake',
+    'id: outtake',
+    'packs/modules/intake.yaml: id: "outtake" is not the name of the file',
+  ],
+  [
+    'layouts/fwd-transverse.yaml',
+    '  - tests-before',
+    '  - tests-behind',
+    'modules[0]: there is no module "tests-behind"',
+  ],
   ['modules/intake.yaml', 'title: Pull the breather hose', 'title: Pull the {breather}', 'no "{breather}"'],
   ['cautions.yaml', '- id: battery', '- id: [battery', 'packs/cautions.yaml: '],
-  ['drawings/engine-across.yaml', /\[rect, -330, 330, 480, 480\]/, '[rect, -330, 330, 480]', 'things[engine].side[0]: a rect has x, y, width and height; a circle x, y and radius; a line two points or more, a shape three'],
-  ['drawings/engine-across.yaml', /thing: engine-mount, at: 560/, 'thing: engine-mounts, at: 560', 'drawing.carried[engine-and-box].supports: there is no thing "engine-mounts" on the drawing'],
-  ['layouts/fwd-transverse.yaml', /lift-box: \{ mass: 42/, 'lift-box: { weight: 42', 'guides.lift-box.weight: the sheet asks for no number "weight"'],
-  ['mating.yaml', /field: plate, good: \[held, none\]/, 'field: plate, good: [kept]', 'bench.mating.checks[plate].answer.if: "plate" has no answer "kept"'],
-  ['modules/drop-front.yaml', /hands: 2\n {4}aloneWay: Two long.*\n/, 'hands: 2\n', 'operations[pull-box].aloneWay: work for two hands names the way out for one'],
+  [
+    'drawings/engine-across.yaml',
+    /\[rect, -330, 330, 480, 480\]/,
+    '[rect, -330, 330, 480]',
+    'things[engine].side[0]: a rect has x, y, width and height; a circle x, y and radius; a line two points or more, a shape three',
+  ],
+  [
+    'drawings/engine-across.yaml',
+    /thing: engine-mount, at: 560/,
+    'thing: engine-mounts, at: 560',
+    'drawing.carried[engine-and-box].supports: there is no thing "engine-mounts" on the drawing',
+  ],
+  [
+    'layouts/fwd-transverse.yaml',
+    /lift-box: \{ mass: 42/,
+    'lift-box: { weight: 42',
+    'guides.lift-box.weight: the sheet asks for no number "weight"',
+  ],
+  [
+    'mating.yaml',
+    /field: plate, good: \[held, none\]/,
+    'field: plate, good: [kept]',
+    'bench.mating.checks[plate].answer.if: "plate" has no answer "kept"',
+  ],
+  [
+    'modules/drop-front.yaml',
+    /hands: 2\n {4}aloneWay: Two long.*\n/,
+    'hands: 2\n',
+    'operations[pull-box].aloneWay: work for two hands names the way out for one',
+  ],
 ])('refuses a slip in %s (%s)', (file, from, to, reason) => {
   edit(file, from, to)
   expect(message()).toContain(reason)

@@ -8,7 +8,18 @@ import { causesFile } from '../contracts/causes-file'
 import { bleedingFile } from '../contracts/bleeding-file'
 import { matingFile, oldPartsFile, orientationsFile, reachableFile, sheetFile } from '../contracts/bench-file'
 import { drawingFile } from '../contracts/drawing-file'
-import { cautionsFile, ladderFile, layoutFile, moduleFile, optionsFile, outlinesFile, positionsFile, termsFile, toolsFile, toolWordsFile } from '../contracts/pack-file'
+import {
+  cautionsFile,
+  layoutFile,
+  moduleFile,
+  optionsFile,
+  outlinesFile,
+  positionsFile,
+  termsFile,
+  toolsFile,
+  toolWordsFile,
+} from '../contracts/pack-file'
+import { ladderFile } from '../contracts/pack-ladder'
 import { assemblePack, AssemblyError, checkPack } from '../core/packs'
 import type { CauseTables } from '../core/decisions'
 import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
@@ -16,7 +27,11 @@ import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
 /** A pack file that cannot be used. The message gives file, path and reason. */
 export class PackFileError extends Error {
   override name = 'PackFileError'
-  constructor(readonly file: string, readonly path: string, readonly reason: string) {
+  constructor(
+    readonly file: string,
+    readonly path: string,
+    readonly reason: string,
+  ) {
     super(`${file}: ${path ? `${path}: ` : ''}${reason}`)
   }
 }
@@ -34,18 +49,26 @@ export interface PackShelf {
  */
 export function loadPacks(folder: string): PackShelf {
   const terms: TermTable = readFile(folder, 'terms.yaml', termsFile)
-  const modules = new Map(yamlFiles(folder, 'modules').map((file) => {
-    const module = readFile(folder, file, moduleFile)
-    if (module.id !== basename(file, '.yaml')) throw new PackFileError(`packs/${file}`, 'id', `"${module.id}" is not the name of the file`)
-    return [module.id, module] as const
-  }))
+  const modules = new Map(
+    yamlFiles(folder, 'modules').map(file => {
+      const module = readFile(folder, file, moduleFile)
+      if (module.id !== basename(file, '.yaml'))
+        throw new PackFileError(`packs/${file}`, 'id', `"${module.id}" is not the name of the file`)
+      return [module.id, module] as const
+    }),
+  )
   const shared: Shelf = {
-    modules, options: readFile(folder, 'options.yaml', optionsFile), ...readFile(folder, 'positions.yaml', positionsFile),
-    tools: readFile(folder, 'tools.yaml', toolsFile), toolWords: readFile(folder, 'tool-words.yaml', toolWordsFile), cautions: readFile(folder, 'cautions.yaml', cautionsFile),
+    modules,
+    options: readFile(folder, 'options.yaml', optionsFile),
+    ...readFile(folder, 'positions.yaml', positionsFile),
+    tools: readFile(folder, 'tools.yaml', toolsFile),
+    toolWords: readFile(folder, 'tool-words.yaml', toolWordsFile),
+    cautions: readFile(folder, 'cautions.yaml', cautionsFile),
     outlines: readFile(folder, 'outlines.yaml', outlinesFile),
     ladders: yamlFiles(folder, 'ladders').map(file => readFile(folder, file, ladderFile)),
     bleeding: readFile(folder, 'bleeding.yaml', bleedingFile),
-    closing: readFile(folder, 'closing.yaml', closingFile), roadTest: readFile(folder, 'road-test.yaml', roadTestFile),
+    closing: readFile(folder, 'closing.yaml', closingFile),
+    roadTest: readFile(folder, 'road-test.yaml', roadTestFile),
     drawings: yamlFiles(folder, 'drawings').map(file => readFile(folder, file, drawingFile)),
     bench: {
       sheets: yamlFiles(folder, 'sheets').map(file => readFile(folder, file, sheetFile)),
@@ -56,9 +79,12 @@ export function loadPacks(folder: string): PackShelf {
     },
   }
   const packs = new Map<string, Pack>()
-  const layouts = yamlFiles(folder, 'layouts').map(file => ({ file, layout: readFile(folder, file, layoutFile) })).sort((a, b) => a.layout.rank - b.layout.rank)
+  const layouts = yamlFiles(folder, 'layouts')
+    .map(file => ({ file, layout: readFile(folder, file, layoutFile) }))
+    .sort((a, b) => a.layout.rank - b.layout.rank)
   for (const { file, layout } of layouts) {
-    if (layout.id !== basename(file, '.yaml')) throw new PackFileError(`packs/${file}`, 'id', `"${layout.id}" is not the name of the file`)
+    if (layout.id !== basename(file, '.yaml'))
+      throw new PackFileError(`packs/${file}`, 'id', `"${layout.id}" is not the name of the file`)
     const pack = assemble(file, layout, shared)
     const [fault] = checkPack(pack, terms)
     if (fault) throw new PackFileError(`packs/${file}`, fault.path, fault.reason)
@@ -71,8 +97,7 @@ export function loadPacks(folder: string): PackShelf {
 function assemble(file: string, layout: LayoutSource, shared: Shelf): Pack {
   try {
     return assemblePack(layout, shared)
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof AssemblyError) throw new PackFileError(`packs/${file}`, error.path, error.reason)
     throw error
   }
@@ -80,9 +105,11 @@ function assemble(file: string, layout: LayoutSource, shared: Shelf): Pack {
 
 function yamlFiles(folder: string, sub: string): string[] {
   try {
-    return readdirSync(join(folder, sub)).filter(name => name.endsWith('.yaml')).sort().map(name => join(sub, name))
-  }
-  catch {
+    return readdirSync(join(folder, sub))
+      .filter(name => name.endsWith('.yaml'))
+      .sort()
+      .map(name => join(sub, name))
+  } catch {
     throw new PackFileError(`packs/${sub}`, '', 'the folder is missing')
   }
 }
@@ -92,8 +119,7 @@ function readFile<T>(folder: string, file: string, schema: ZodType<T>): T {
   let text: string
   try {
     text = readFileSync(join(folder, file), 'utf8')
-  }
-  catch {
+  } catch {
     throw new PackFileError(shown, '', 'the file is missing or cannot be read')
   }
   const document = parseDocument(text)

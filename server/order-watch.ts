@@ -12,25 +12,31 @@ const WATCH_LOCK = 41_739
  * answer is asked again the next time.
  * @returns how many jobs were told something new
  */
-export async function watchOrders(db: Database, ask: <T>(ask: (supplier: PartsSupplier) => Promise<T>) => Promise<T>): Promise<number> {
+export async function watchOrders(
+  db: Database,
+  ask: <T>(ask: (supplier: PartsSupplier) => Promise<T>) => Promise<T>,
+): Promise<number> {
   // The lock is of a line of its own for as long as it takes: a transaction that waits for a supplier would hold up others.
   const line = await db.$client.connect()
   try {
-    const { rows: [lock] } = await line.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [WATCH_LOCK])
+    const {
+      rows: [lock],
+    } = await line.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [WATCH_LOCK])
     if (!lock?.held) return 0
     const jobs = await db.selectDistinct({ garageId: openOrder.garageId, jobId: openOrder.jobId }).from(openOrder)
     let told = 0
     for (const { garageId, jobId } of jobs) {
       try {
         if ((await checkOrders(db, garageId, jobId, ask)).changed > 0) told++
-      }
-      catch (error) {
+      } catch (error) {
         if (!(error instanceof Refused)) throw error
       }
     }
     return told
-  }
-  finally {
-    await line.query('select pg_advisory_unlock($1)', [WATCH_LOCK]).then(() => line.release(), () => line.release(true))
+  } finally {
+    await line.query('select pg_advisory_unlock($1)', [WATCH_LOCK]).then(
+      () => line.release(),
+      () => line.release(true),
+    )
   }
 }

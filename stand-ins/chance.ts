@@ -4,7 +4,7 @@ export class Chance {
 
   /** Evenly between 0 and 1. */
   next(): number {
-    this.state = (this.state + 0x6D2B79F5) | 0
+    this.state = (this.state + 0x6d2b79f5) | 0
     let t = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state)
     t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296

@@ -6,8 +6,7 @@ export function readLines<T>(client: WebSocket, text: string, take: (message: T)
     let reason: string | null
     try {
       reason = take(JSON.parse(line) as T)
-    }
-    catch {
+    } catch {
       reason = 'A line is one JSON object.'
     }
     if (reason) client.send(`${JSON.stringify({ type: 'error', reason })}\n`)

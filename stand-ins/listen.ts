@@ -1,6 +1,10 @@
 import type { Server } from 'node:http'
 
-export interface RunningStandIn { server: Server, port: number, close: () => Promise<void> }
+export interface RunningStandIn {
+  server: Server
+  port: number
+  close: () => Promise<void>
+}
 
 /**
  * Lets a stand-in listen on the loopback, on the port named or a free one for 0.
@@ -12,11 +16,13 @@ export function listen(server: Server, port: number, before: () => void): Promis
     server.listen(port, '127.0.0.1', () => {
       const address = server.address()
       resolve({
-        server, port: typeof address === 'object' && address ? address.port : port,
-        close: () => new Promise((done) => {
-          before()
-          server.close(() => done())
-        }),
+        server,
+        port: typeof address === 'object' && address ? address.port : port,
+        close: () =>
+          new Promise(done => {
+            before()
+            server.close(() => done())
+          }),
       })
     })
   })

@@ -32,12 +32,15 @@ export function spokenTool(page: string, path: string): SpokenTool {
     else room.handleUpgrade(request, socket, head, client => room.emit('connection', client))
   })
   return {
-    eldrin, hand,
+    eldrin,
+    hand,
     tell: (room, message) => {
-      for (const client of room.clients) if (client.readyState === WebSocket.OPEN) client.send(`${JSON.stringify(message)}\n`)
+      for (const client of room.clients)
+        if (client.readyState === WebSocket.OPEN) client.send(`${JSON.stringify(message)}\n`)
     },
-    listen: port => listen(server, port, () => {
-      for (const client of [...eldrin.clients, ...hand.clients]) client.terminate()
-    }),
+    listen: port =>
+      listen(server, port, () => {
+        for (const client of [...eldrin.clients, ...hand.clients]) client.terminate()
+      }),
   }
 }

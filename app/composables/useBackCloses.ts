@@ -7,7 +7,9 @@ export function useBackCloses(isOpen: () => boolean, close: () => void) {
   const router = useRouter()
   let wentBack = false
   const stops = [
-    router.options.history.listen((_to, _from, { direction }) => { wentBack = direction === 'back' }),
+    router.options.history.listen((_to, _from, { direction }) => {
+      wentBack = direction === 'back'
+    }),
     router.beforeEach(() => {
       const back = wentBack
       wentBack = false

@@ -6,11 +6,21 @@ import type { Sheet } from '../../core/packs'
 export function useBench() {
   const { store, state, path } = useJob()
   const bench = computed(() => state.value.procedure!.bench)
-  const verdicts = computed(() => new Map(bench.value.sheets.map((sheet): [string, SheetVerdict] => [sheet.id, judgeSheet(sheet, state.value.sheets[sheet.id]?.values ?? {})])))
+  const verdicts = computed(
+    () =>
+      new Map(
+        bench.value.sheets.map((sheet): [string, SheetVerdict] => [
+          sheet.id,
+          judgeSheet(sheet, state.value.sheets[sheet.id]?.values ?? {}),
+        ]),
+      ),
+  )
   /** Parts that a sheet found bad, and by which sheets. */
   const found = computed(() => {
     const byPart = new Map<string, string[]>()
-    for (const sheet of bench.value.sheets) for (const part of verdicts.value.get(sheet.id)!.renews) byPart.set(part, [...byPart.get(part) ?? [], sheet.title])
+    for (const sheet of bench.value.sheets)
+      for (const part of verdicts.value.get(sheet.id)!.renews)
+        byPart.set(part, [...(byPart.get(part) ?? []), sheet.title])
     return byPart
   })
   const started = (sheet: Sheet) => state.value.sheets[sheet.id] !== undefined

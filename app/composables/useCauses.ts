@@ -1,22 +1,26 @@
 import type { CausesAnswer } from '../../contracts/answers'
 import { boxOutShare, learnCauses, nextTest, rankCauses, tablesFor } from '../../core/decisions'
 import type { CauseTables, Findings } from '../../core/decisions'
-import { issuesOf } from '../lib/reason-of'
+import { issuesOf } from '../words/reason-of'
+import { fetchKept } from '../device/fetch-kept'
 
 /**
  * Tables of causes as they ship and as this garage's jobs change them, and what they say of a set of findings.
  * @param has whether the car's layout has a piece of work: causes that want another layout are left out
  */
-export function useCauses(tableId: Ref<string>, findingsFor: (table: CauseTables) => Findings, has: (operationId: string) => boolean) {
+export function useCauses(
+  tableId: Ref<string>,
+  findingsFor: (table: CauseTables) => Findings,
+  has: (operationId: string) => boolean,
+) {
   const answer = shallowRef<CausesAnswer | null>(null)
   const problem = ref('')
   const ownCounts = ref(true)
   async function load() {
     problem.value = ''
     try {
-      answer.value = await $fetch<CausesAnswer>('/api/causes')
-    }
-    catch (error) {
+      answer.value = await fetchKept<CausesAnswer>('/api/causes')
+    } catch (error) {
       problem.value = issuesOf(error)[0]!.reason
     }
   }
@@ -26,18 +30,23 @@ export function useCauses(tableId: Ref<string>, findingsFor: (table: CauseTables
     return whole ? tablesFor(whole, has) : null
   })
   const cases = computed(() => (answer.value?.cases ?? []).filter(entry => entry.tableId === shipped.value?.id))
-  const table = computed(() => shipped.value && (ownCounts.value ? learnCauses(shipped.value, cases.value) : shipped.value))
-  const findings = computed(() => table.value ? findingsFor(table.value) : {})
-  const ranks = computed(() => table.value ? rankCauses(findings.value, table.value) : [])
-  const before = computed(() => table.value ? new Map(rankCauses({}, table.value).map(rank => [rank.cause, rank.probability])) : new Map<string, number>())
-  const worth = computed(() => table.value ? nextTest(findings.value, table.value) : [])
-  const boxOut = computed(() => table.value ? boxOutShare(ranks.value, table.value) : 0)
+  const table = computed(
+    () => shipped.value && (ownCounts.value ? learnCauses(shipped.value, cases.value) : shipped.value),
+  )
+  const findings = computed(() => (table.value ? findingsFor(table.value) : {}))
+  const ranks = computed(() => (table.value ? rankCauses(findings.value, table.value) : []))
+  const before = computed(() =>
+    table.value
+      ? new Map(rankCauses({}, table.value).map(rank => [rank.cause, rank.probability]))
+      : new Map<string, number>(),
+  )
+  const worth = computed(() => (table.value ? nextTest(findings.value, table.value) : []))
+  const boxOut = computed(() => (table.value ? boxOutShare(ranks.value, table.value) : 0))
   async function forget() {
     try {
       await $fetch('/api/causes/own', { method: 'DELETE' })
       await load()
-    }
-    catch (error) {
+    } catch (error) {
       problem.value = issuesOf(error)[0]!.reason
     }
   }

@@ -15,7 +15,12 @@ export function useFocusKept() {
   useEventListener(window, 'focusin', ({ target }: FocusEvent) => {
     if (!(target instanceof HTMLElement)) return
     rooms = []
-    for (let room = target.closest<HTMLElement>(ROOMS); room; room = room.parentElement?.closest<HTMLElement>(ROOMS) ?? null) rooms.push(room)
+    for (
+      let room = target.closest<HTMLElement>(ROOMS);
+      room;
+      room = room.parentElement?.closest<HTMLElement>(ROOMS) ?? null
+    )
+      rooms.push(room)
   })
   const later = () => setTimeout(keep, 120)
   useEventListener(window, ['click', 'keyup'], later, { capture: true })

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
-import { WebSocketGauge } from '../lib/gauge-link'
-import type { DialGaugeLink } from '../lib/gauge-link'
+import { WebSocketGauge } from '../links/gauge-link'
+import type { DialGaugeLink } from '../links/gauge-link'
 
 const USUAL_ADDRESS = 'ws://127.0.0.1:3378/gauge'
 
@@ -18,12 +18,12 @@ export function useGauge(circle: () => string, onReading: (angleDeg: number | nu
     connecting.value = true
     link = new WebSocketGauge(address.value)
     link.open({
-      connected: (said) => {
+      connected: said => {
         connecting.value = false
         name.value = said
         link?.circle(circle())
       },
-      gone: (reason) => {
+      gone: reason => {
         connecting.value = false
         name.value = ''
         problem.value = reason

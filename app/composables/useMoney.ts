@@ -1,3 +1,5 @@
+import type { Rates } from '../../core/job'
+
 /** Amounts in the garage's money. */
 export function useMoney() {
   const store = useGarageStore()
@@ -5,6 +7,16 @@ export function useMoney() {
   return {
     currency,
     labourPerHour: computed(() => store.garage?.labourPerHour ?? 0),
-    money: (amount: number) => new Intl.NumberFormat('en', { style: 'currency', currency: currency.value, maximumFractionDigits: amount >= 100 ? 0 : 2 }).format(amount),
+    /** What the garage asks for. */
+    rates: computed((): Rates => {
+      const { labourPerHour = 0, taxPercent = 0, partsMarginPercent = 0, callOut = 0 } = store.garage ?? {}
+      return { labourPerHour, taxPercent, partsMarginPercent, callOut }
+    }),
+    money: (amount: number) =>
+      new Intl.NumberFormat('en', {
+        style: 'currency',
+        currency: currency.value,
+        maximumFractionDigits: amount >= 100 ? 0 : 2,
+      }).format(amount),
   }
 }

@@ -7,9 +7,10 @@ export function useNumbers() {
   return {
     format,
     /** What was typed, what it may mean too, or what is wrong with it. */
-    read: (text: string, bounds: { low?: number, high?: number } = {}) => readNumber(text, format.value, bounds),
+    read: (text: string, bounds: { low?: number; high?: number } = {}) => readNumber(text, format.value, bounds),
     /** The number alone; `NaN` where there is none. */
     plain: (text: string) => readNumber(text, format.value).value ?? NaN,
-    written: (value: number) => value.toLocaleString(format.value === 'comma' ? 'de' : 'en', { maximumFractionDigits: 3 }),
+    written: (value: number) =>
+      value.toLocaleString(format.value === 'comma' ? 'de' : 'en', { maximumFractionDigits: 3 }),
   }
 }

@@ -1,14 +1,20 @@
+import { switchAsked } from '../../core/job'
+import type { Pack } from '../../core/packs'
+import { expandPack, PackError } from '../../core/packs'
 import type { SwitchOptions } from '../../contracts/jobs'
-import { deviceId, newId } from '../lib/ids'
-import { issuesOf } from '../lib/reason-of'
-import { utcOffsetMinutes } from '../lib/utc-offset'
+import { fetchKept } from '../device/fetch-kept'
+import { deviceId, newId } from '../log/ids'
+import { issuesOf } from '../words/reason-of'
+import { utcOffsetMinutes } from '../words/utc-offset'
+import { posted } from './useLastAsked'
 
-/** Switches the job to another choice of one option; the server plans the other work on from the steps done. */
+/** Switches the job to another choice of one option: worked out and planned on here, and again by the server when it hears of it. */
 export function useOptionSwitch() {
   const { store, state } = useJob()
   const garage = useGarageStore()
   const messages = useMessages()
   const t = useTerms()
+  const worker = usePlannerWorker()
   const sending = ref(false)
 
   /**
@@ -20,24 +26,41 @@ export function useOptionSwitch() {
   /** Several options at once. */
   async function chooseAll(choices: Record<string, string>, order?: string[]): Promise<boolean> {
     sending.value = true
-    const { procedure, circumstances, done } = state.value
-    const request: SwitchOptions = {
-      id: newId(), options: { ...procedure!.options, ...choices }, circumstances,
-      ...(order ? { order: order.filter(id => !done[id]) } : {}),
-      personId: garage.personId, deviceId: deviceId(), at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(),
-    }
     try {
-      await $fetch(`/api/jobs/${store.jobId}/options`, { method: 'POST', body: request })
-      await store.refresh()
-      return true
-    }
-    catch (error) {
-      messages.say(t(issuesOf(error)[0]!.reason), 'refused')
+      const refusal = await switchTo({ ...state.value.procedure!.options, ...choices }, order)
+      if (refusal !== null) messages.say(t(refusal), 'refused')
+      return refusal === null
+    } catch (error) {
+      messages.say(t(error instanceof PackError ? error.reason : issuesOf(error)[0]!.reason), 'refused')
       return false
-    }
-    finally {
+    } finally {
       sending.value = false
     }
+  }
+
+  async function switchTo(options: Record<string, string>, order?: string[]): Promise<string | null> {
+    const { procedure: before, circumstances, done } = store.ahead
+    const at = new Date().toISOString()
+    const pack = await fetchKept<Pack>(`/api/packs/${before!.packId}`)
+    const procedure = expandPack(pack, options)
+    const left = order?.filter(id => !done[id])
+    const asked = switchAsked(store.ahead, procedure, circumstances, { at, utcOffsetMinutes: utcOffsetMinutes() }, left)
+    const plan = await worker.ask(remote => remote.planned(posted(procedure), posted(asked)))
+    const body: SwitchOptions = {
+      id: newId(),
+      options,
+      circumstances,
+      ...(left ? { order: left } : {}),
+      personId: garage.personId,
+      deviceId: deviceId(),
+      at,
+      utcOffsetMinutes: utcOffsetMinutes(),
+    }
+    return store.attempt(
+      'options-switched',
+      { procedure, plan, circumstances, clock: asked.clock },
+      { id: body.id, posts: [{ path: `/api/jobs/${store.jobId}/options`, body }] },
+    )
   }
   return { choose, chooseAll, sending }
 }

@@ -1,5 +1,6 @@
 import type { Pack } from '../../core/packs'
-import { issuesOf } from '../lib/reason-of'
+import { issuesOf } from '../words/reason-of'
+import { fetchKept } from '../device/fetch-kept'
 
 /** The layout this job was planned from, as it stands on the server now. */
 export function usePack() {
@@ -9,9 +10,8 @@ export function usePack() {
   async function load() {
     gone.value = ''
     try {
-      pack.value = await $fetch<Pack>(`/api/packs/${state.value.procedure!.packId}`)
-    }
-    catch (error) {
+      pack.value = await fetchKept<Pack>(`/api/packs/${state.value.procedure!.packId}`)
+    } catch (error) {
       gone.value = issuesOf(error)[0]!.reason
     }
   }

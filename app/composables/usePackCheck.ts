@@ -1,33 +1,34 @@
-import type { PackAnswer, PackAsk } from '../lib/pack-messages'
+import { promiseTimeout } from '@vueuse/core'
+import type { PackCheck, PackFindings } from '../workers/pack-check'
 
 /** A text that takes longer, in ms, is not read by the server either. */
 const PATIENCE_MS = 20_000
-const tooLong = (ask: number): PackAnswer => ({ ask, problems: [{ path: '', reason: 'Reading this takes longer than 20 seconds. Make it smaller or simpler.', line: 1, from: 0, to: 1 }], preview: null, id: null, linkCount: 0 })
+/** The text itself could not be looked at. */
+const unread = (reason: string): PackFindings => ({
+  problems: [{ path: '', reason, line: 1, from: 0, to: 1 }],
+  preview: null,
+  id: null,
+  linkCount: 0,
+})
+const TOO_LONG = 'Reading this takes longer than 20 seconds. Make it smaller or simpler.'
 
 /** Checks pack texts in a worker; a new text takes the place of one that is still being looked at. */
 export function usePackCheck() {
   const garage = useGarageStore()
-  let worker: Worker | null = null
-  let number = 0
+  const { ask, cancel } = useLastAsked<PackCheck>(
+    () => new Worker(new URL('../workers/pack-check.ts', import.meta.url), { type: 'module' }),
+  )
+  let asked = 0
 
   /** @returns what was found, or `null` when another text came in between */
-  function check(yaml: string): Promise<PackAnswer | null> {
-    const ask = ++number
-    worker?.terminate()
-    worker = new Worker(new URL('../workers/pack-check.ts', import.meta.url), { type: 'module' })
-    return new Promise((resolve) => {
-      const timer = setTimeout(() => {
-        if (ask !== number) return resolve(null)
-        worker?.terminate()
-        resolve(tooLong(ask))
-      }, PATIENCE_MS)
-      worker!.onmessage = ({ data }: MessageEvent<PackAnswer>) => {
-        clearTimeout(timer)
-        resolve(data.ask === number ? data : null)
-      }
-      worker!.postMessage({ ask, yaml, terms: JSON.parse(JSON.stringify(garage.garage!.terms)) } satisfies PackAsk)
-    })
+  async function check(yaml: string): Promise<PackFindings | null> {
+    const mine = ++asked
+    const late = promiseTimeout(PATIENCE_MS).then(() => unread(TOO_LONG))
+    const answer = ask(worker => worker.check(yaml, posted(garage.garage!.terms)))
+    const found = await Promise.race([answer.catch((error: Error) => unread(error.message)), late])
+    if (mine !== asked) return null
+    cancel()
+    return found
   }
-  onUnmounted(() => worker?.terminate())
   return { check }
 }

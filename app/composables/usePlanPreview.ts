@@ -1,7 +1,8 @@
+import { proxy } from 'comlink'
 import type { JobStand } from '../../core/job'
 import type { Pack } from '../../core/packs'
 import type { Past, PlanSetting } from '../../core/sequence'
-import type { Difference, PlanPreview } from '../lib/planner-messages'
+import type { Difference, PlanPreview } from '../../core/job'
 
 export interface PreviewFor {
   pack: Pack
@@ -17,17 +18,31 @@ export function usePlanPreview(source: () => PreviewFor | null) {
   const preview = shallowRef<PlanPreview | null>(null)
   const differences = ref<Record<string, Difference>>({})
   const problem = ref('')
-  const worker = usePlannerWorker((answer) => {
-    if (answer.kind === 'chosen') preview.value = answer.preview
-    else if (answer.kind === 'difference') differences.value = { ...differences.value, [`${answer.optionId}=${answer.choiceId}`]: answer.difference }
-    else if (answer.kind === 'failed') problem.value = answer.reason
-  })
-  watch(source, (wanted) => {
-    preview.value = null
-    differences.value = {}
-    problem.value = ''
-    if (!wanted) return worker.cancel()
-    worker.ask({ kind: 'options', setting: {}, past: null, stand: null, ...wanted })
-  }, { immediate: true })
+  const worker = usePlannerWorker()
+  watch(
+    source,
+    async wanted => {
+      preview.value = null
+      differences.value = {}
+      problem.value = ''
+      if (!wanted) return worker.cancel()
+      try {
+        await worker.ask(planner =>
+          planner.options(
+            posted({ setting: {}, past: null, stand: null, ...wanted }),
+            proxy(found => {
+              preview.value = found
+            }),
+            proxy(({ optionId, choiceId, difference }) => {
+              differences.value = { ...differences.value, [`${optionId}=${choiceId}`]: difference }
+            }),
+          ),
+        )
+      } catch (error) {
+        problem.value = (error as Error).message
+      }
+    },
+    { immediate: true },
+  )
   return { preview, differences, problem, cancel: worker.cancel }
 }

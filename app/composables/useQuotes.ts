@@ -1,5 +1,5 @@
 import type { Quote, QuotesAnswer } from '../../contracts/supplier'
-import { issuesOf } from '../lib/reason-of'
+import { issuesOf } from '../words/reason-of'
 
 /** What the supplier offers for this job's parts. Without an answer prices and days can be entered by hand. */
 export function useQuotes() {
@@ -15,11 +15,9 @@ export function useQuotes() {
       const answer = await $fetch<QuotesAnswer>(`/api/jobs/${store.jobId}/quotes`)
       supplier.value = answer.supplier
       quotes.value = new Map(answer.quotes.map(quote => [quote.partId, quote]))
-    }
-    catch (error) {
+    } catch (error) {
       problem.value = issuesOf(error)[0]!.reason
-    }
-    finally {
+    } finally {
       asking.value = false
     }
   }

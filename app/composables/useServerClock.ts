@@ -16,8 +16,7 @@ export function useServerClock() {
         quickest = took
         offsetMs.value = Date.parse(now) - (sent + took / 2)
         known.value = true
-      }
-      catch {
+      } catch {
         return
       }
     }

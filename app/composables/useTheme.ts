@@ -1,4 +1,4 @@
-import { keepHere, readHere } from '../lib/keep-here'
+import { keepHere, readHere } from '../log/keep-here'
 
 export type Theme = 'auto' | 'day' | 'night'
 

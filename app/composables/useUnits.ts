@@ -1,20 +1,23 @@
-import { inBothUnits, inReadersUnits, inUnit, massUnit, readersUnit } from '../../core/units'
+import { measured } from '../../core/say'
+import { inBothUnits, inUnit, massUnit, readersUnit } from '../../core/units'
 import type { UnitId, UnitPreference } from '../../core/units'
 
-/** A figure and its unit stay on one line. */
-const MEASURE = /(\d) (mm|in|N·m|lbf·ft|lbf·in|kN|lbf|km|mi|min|°C|rpm|kg|lb|ml|US qt)(?![\w·])/g
 const metric: UnitPreference = { torque: 'N·m', length: 'mm', distance: 'km' }
 
 /** Figures in the units the garage reads. */
 export function useUnits() {
   const store = useGarageStore()
+  const t = useTerms()
   const preference = computed(() => store.garage?.units ?? metric)
   return {
     preference,
     torque: (torqueNm: number) => inBothUnits(torqueNm, preference.value),
-    force: (newton: number) => preference.value.torque === 'N·m' ? `${(newton / 1000).toFixed(1)} kN` : `${Math.round(inUnit(newton, 'N', 'lbf').value / 10) * 10} lbf`,
-    /** A sentence of the core, which counts in N·m, kN and mm, as this garage reads it. */
-    sentence: (text: string) => inReadersUnits(store.garage?.words === 'us' ? text.replaceAll('aluminium', 'aluminum') : text, preference.value).replace(MEASURE, '$1\u00a0$2'),
+    force: (newton: number) =>
+      preference.value.torque === 'N·m'
+        ? `${(newton / 1000).toFixed(1)} kN`
+        : `${Math.round(inUnit(newton, 'N', 'lbf').value / 10) * 10} lbf`,
+    /** A quantity by itself, kept in a unit of the core, as this garage reads it. */
+    measure: (value: number, unit: string, digits?: number) => t(measured(value, unit, digits)),
     distance: (km: number) => {
       const { value, unit } = inUnit(km, 'km', preference.value.distance)
       return `${Math.round(value).toLocaleString(preference.value.numbers === 'comma' ? 'de' : 'en')} ${unit}`

@@ -1,16 +1,12 @@
 import { useLocalStorage } from '@vueuse/core'
-import { keepReading, tighteningReader } from '../../core/fasteners'
+import { keepReading, readAnglePass, takenUp, tighteningReader } from '../../core/fasteners'
 import type { BoltReading, NextBolt, TighteningReading, TighteningSample } from '../../core/fasteners'
 import { earlierCurve, passLimitNm, siblingCurves } from '../../core/job'
 import type { TighteningRun } from '../../core/job'
-import { WebSocketWrench } from '../lib/wrench-link'
-import type { TorqueWrenchLink } from '../lib/wrench-link'
+import { WebSocketWrench } from '../links/wrench-link'
+import type { TorqueWrenchLink } from '../links/wrench-link'
 
 const USUAL_ADDRESS = 'ws://127.0.0.1:3377/wrench'
-/** At the start of a pull a bolt is below where it stood; samples count from this share of that on, or after so many degrees. */
-const TAKEN_UP = { share: 0.9, deg: 12 }
-/** In an angle pass torque that falls by this share is a bolt that goes. */
-const FALL_SHARE = 0.85
 
 interface Listener {
   run: () => TighteningRun | null
@@ -54,7 +50,11 @@ export function useWrench(listener: Listener) {
     before = curve
     samples.value = curve
     reading.value = null
-    reader = tighteningReader({ targetNm: torqueNm, limitNm: passLimitNm(run, next.passIndex) ?? torqueNm, siblings: siblingCurves(run, next.passIndex, next.bolt) })
+    reader = tighteningReader({
+      targetNm: torqueNm,
+      limitNm: passLimitNm(run, next.passIndex) ?? torqueNm,
+      siblings: siblingCurves(run, next.passIndex, next.bolt),
+    })
     for (const sample of curve) reader.add(sample)
   }
 
@@ -63,24 +63,17 @@ export function useWrench(listener: Listener) {
     const next = listener.next()
     if (over || !reader || !run?.figure || !next || atBolt !== `${run.runId} ${next.passIndex} ${next.bolt}`) return
     const last = before.at(-1)
-    if (last && samples.value.length === before.length && sample.torqueNm < last.torqueNm * TAKEN_UP.share && sample.angleDeg < last.angleDeg + TAKEN_UP.deg) return
+    if (last && samples.value.length === before.length && !takenUp(last, sample)) return
     if (sample.angleDeg < (samples.value.at(-1)?.angleDeg ?? 0)) return
     samples.value = [...samples.value, sample]
     if (next.pass.kind === 'check') settle(sample.torqueNm >= run.figure.torqueNm * 0.995, null, run)
-    else if (next.pass.kind === 'angle') byAngle(sample, next.pass.angleDeg!, run)
-    else {
+    else if (next.pass.kind === 'angle') {
+      const { reached, gaveWay } = readAnglePass(samples.value, before.at(-1), next.pass.angleDeg!)
+      settle(reached, gaveWay, run)
+    } else {
       reading.value = reader.add(sample)
       settle(reading.value.verdict === 'good', reading.value.verdict === 'good' ? null : reading.value, run)
     }
-  }
-
-  /** By angle a bolt may pass yield by design; only torque that falls stops it. */
-  function byAngle(sample: TighteningSample, angleDeg: number, run: TighteningRun) {
-    const turned = sample.angleDeg - (before.at(-1)?.angleDeg ?? samples.value[0]!.angleDeg)
-    const peak = Math.max(...samples.value.map(entry => entry.torqueNm))
-    const fell = sample.torqueNm < peak * FALL_SHARE && samples.value.at(-2)!.torqueNm < peak * FALL_SHARE
-    const found: TighteningReading | null = fell ? { verdict: 'gave-way', because: `Torque fell from ${peak.toFixed(1)} N·m to ${sample.torqueNm.toFixed(1)} N·m while it turned on.`, atAngleDeg: sample.angleDeg } : null
-    settle(turned >= angleDeg, found, run)
   }
 
   function settle(reached: boolean, found: TighteningReading | null, run: TighteningRun) {
@@ -89,8 +82,7 @@ export function useWrench(listener: Listener) {
       reading.value = found
       link?.stop(found.because)
       listener.stopped(found, keepReading(found.verdict, samples.value))
-    }
-    else if (reached) {
+    } else if (reached) {
       over = true
       listener.done(keepReading('good', samples.value))
       if (listener.run()?.runId === run.runId) startBolt(false)
@@ -103,12 +95,12 @@ export function useWrench(listener: Listener) {
     connecting.value = true
     link = new WebSocketWrench(address.value)
     link.open({
-      connected: (said) => {
+      connected: said => {
         connecting.value = false
         name.value = said
         startBolt(false)
       },
-      gone: (reason) => {
+      gone: reason => {
         connecting.value = false
         name.value = ''
         over = true

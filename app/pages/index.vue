@@ -1,32 +1,22 @@
 <script setup lang="ts">
-import { orderYard } from '../lib/order-yard'
+import { orderYard } from '../../core/job'
 
 useHead({ title: 'Yard · Eldrin' })
 const yard = useYardStore()
-const garage = useGarageStore()
-const route = useRoute()
-const here = computed(() => route.query.at === 'week' ? 'week' as const : 'now' as const)
-let stop = () => {}
-onMounted(() => { stop = yard.watchYard() })
-onUnmounted(() => stop())
+useYardWatched()
 const open = computed(() => orderYard(yard.jobs ?? []).filter(job => job.status !== 'closed'))
 const closed = computed(() => (yard.jobs ?? []).filter(job => job.status === 'closed'))
 </script>
 
 <template>
   <div>
-    <header class="border-b-2 border-ink bg-sheet">
-      <div class="mx-auto flex max-w-[90rem] flex-wrap items-center justify-between gap-3 px-4 py-2 sm:px-7">
-        <p><span class="text-xl font-bold">Eldrin</span> <span class="ml-3 text-quiet">{{ garage.garage?.name }}, {{ garage.garage?.town }}</span></p>
-        <div class="flex gap-2"><NuxtLink to="/jobs/new" class="button button-main">Take a car in</NuxtLink><NuxtLink to="/library" class="button no-underline">Library</NuxtLink><SettingsMenu /></div>
-      </div>
-    </header>
-    <WeekView v-if="here === 'week' && yard.jobs && garage.garage"><YardTabs :here="here" /><h1 class="text-2xl">Days ahead</h1></WeekView>
-    <main v-else id="sheet" class="mx-auto max-w-[90rem] px-4 py-5 sm:px-7">
-      <YardTabs :here="here" />
+    <YardHead />
+    <main id="sheet" class="mx-auto max-w-[90rem] px-4 py-5 sm:px-7">
+      <YardTabs />
       <h1 class="text-2xl">Yard</h1>
       <p v-if="yard.failed" class="mt-3 border-l-4 border-attention pl-4" role="alert">
-        The server did not answer{{ yard.jobs ? '; this is how it stood last' : '' }}. <button class="font-semibold underline" @click="yard.load()">Try again</button>
+        The server did not answer{{ yard.jobs ? '; this is how it stood last' : '' }}.
+        <button class="font-semibold underline" @click="yard.load()">Try again</button>
       </p>
       <p v-if="!yard.jobs && !yard.failed" class="mt-3" role="status">Fetching the jobs</p>
       <div v-else-if="yard.jobs && open.length === 0" class="mt-6">
@@ -38,7 +28,13 @@ const closed = computed(() => (yard.jobs ?? []).filter(job => job.status === 'cl
       </ul>
       <section v-if="closed.length" class="mt-8">
         <h2 class="text-lg text-quiet">Closed</h2>
-        <ul class="ruled"><li v-for="job in closed" :key="job.jobId" class="py-2"><NuxtLink :to="`/jobs/${job.jobId}/handover`" class="underline"><span class="figure">{{ job.number }}</span> {{ job.vehicleName }}, {{ job.customer }}</NuxtLink></li></ul>
+        <ul class="ruled">
+          <li v-for="job in closed" :key="job.jobId" class="py-2">
+            <NuxtLink :to="`/jobs/${job.jobId}/handover`" class="underline"
+              ><span class="figure">{{ job.number }}</span> {{ job.vehicleName }}, {{ job.customer }}</NuxtLink
+            >
+          </li>
+        </ul>
       </section>
     </main>
   </div>

@@ -1,9 +1,11 @@
 import { defineStore } from 'pinia'
 import type { GarageAnswer } from '../../contracts/answers'
-import { keepHere, readHere } from '../lib/keep-here'
+import { keepHere, readHere } from '../log/keep-here'
 import type { GarageSettings, PersonBody } from '../../contracts/jobs'
+import { fetchKept, keptAnswer } from '../device/fetch-kept'
 
 const PERSON_KEY = 'eldrin-person'
+const ADDRESS = '/api/garage'
 
 /** The garage: its people, its words and its units. */
 export const useGarageStore = defineStore('garage', () => {
@@ -13,14 +15,19 @@ export const useGarageStore = defineStore('garage', () => {
 
   async function load() {
     problem.value = ''
+    // Nobody waits for the server to see what this device knows.
+    const kept = garage.value ? null : await keptAnswer<GarageAnswer>(ADDRESS)
+    if (kept) know(kept)
     try {
-      garage.value = await $fetch<GarageAnswer>('/api/garage')
-      const here = garage.value.people.filter(person => !person.gone)
-      if (!here.some(person => person.id === personId.value)) personId.value = here[0]!.id
+      know(await fetchKept<GarageAnswer>(ADDRESS))
+    } catch {
+      if (!garage.value) problem.value = 'The server did not answer.'
     }
-    catch {
-      problem.value = 'The server did not answer.'
-    }
+  }
+  function know(answer: GarageAnswer) {
+    garage.value = answer
+    const here = answer.people.filter(person => !person.gone)
+    if (!here.some(person => person.id === personId.value)) personId.value = here[0]!.id
   }
 
   async function change(settings: GarageSettings) {

@@ -1,66 +1,60 @@
 import { defineStore } from 'pinia'
-import { admit, describeEvent, lastUndoable, reduceJob } from '../../core/job'
+import { keepLastJob } from '../device/last-job'
+import { follow } from '../links/follow'
+import type { DeviceJob } from '../log/device-job'
+import type { Asked, WaitingAct } from '../log/waiting-act'
+import { describeEvent, lastUndoable, reduceJob } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent } from '../../core/job'
-import { follow } from '../lib/follow'
-import { deviceId, newId } from '../lib/ids'
-import { Outbox } from '../lib/outbox'
-import { postEvents } from '../lib/post-events'
 
-/** The open job: its log, and the state that follows from it. The server's events and those on their way count alike. */
+/** The open job: its log as this device holds it, and the state that follows from it. Recorded events and those that wait count alike. */
 export const useJobStore = defineStore('job', () => {
+  const device = useDeviceStore()
   const garage = useGarageStore()
   const messages = useMessages()
   const jobId = ref('')
-  const recorded = shallowRef<JobEvent[]>([])
-  const pending = shallowRef<readonly JobEvent[]>([])
-  const offline = ref(false)
+  const held = shallowRef<DeviceJob | null>(null)
   const connected = ref(true)
-  const outboxes = new Map<string, Outbox>()
   let unfollow: (() => void) | null = null
 
-  const log = computed(() => [...recorded.value, ...pending.value.filter(event => !recorded.value.some(known => known.id === event.id))])
+  const version = computed(() => device.versionOf(jobId.value))
+  const log = computed(() => {
+    void version.value
+    return held.value?.log ?? []
+  })
+  const pending = computed(() => {
+    void version.value
+    return held.value ? [...held.value.waiting, ...held.value.onTheWay] : []
+  })
+  /** What the server is asked to take the car in, until it has. */
+  const opening = computed(() => {
+    void version.value
+    return held.value?.waiting.find(act => act.by?.opens)?.by ?? null
+  })
+  const standing = computed(() => device.standingOf(jobId.value))
   const state = computed(() => reduceJob(log.value))
+  /** The state with what is on its way to the disk, for who goes on with what was just done before anybody sees it. */
+  const ahead = computed(() => {
+    void version.value
+    return held.value && held.value.onTheWay.length > 0 ? reduceJob(held.value.ahead) : state.value
+  })
 
-  function outboxOf(id: string): Outbox {
-    const existing = outboxes.get(id)
-    if (existing) return existing
-    const outbox = new Outbox({
-      post: events => postEvents(id, events),
-      accepted: (events) => { if (id === jobId.value) record(events) },
-      refused: (_event, reason) => messages.say(reason, 'refused'),
-      changed: (waiting, isOffline) => {
-        if (id !== jobId.value) return
-        pending.value = waiting
-        offline.value = isOffline
-      },
-    })
-    outboxes.set(id, outbox)
-    return outbox
-  }
-
-  function record(events: JobEvent[]) {
-    const known = new Set(recorded.value.map(event => event.id))
-    // An event of this device keeps its own payload, by which what was worked out from it is remembered.
-    const fresh = events.filter(event => !known.has(event.id)).map((event) => {
-      const own = pending.value.find(waiting => waiting.id === event.id)
-      return own ? { ...event, payload: own.payload } as JobEvent : event
-    })
-    if (fresh.length > 0) recorded.value = [...recorded.value, ...fresh].sort((a, b) => a.seq! - b.seq!)
-  }
-
-  /** Opens a job: its whole log first, then whatever is added to it. Throws when there is no such job. */
+  /** Opens a job: what this device holds of it first, then whatever is added to it. Throws when nobody has it. */
   async function open(id: string) {
     close()
-    const events = await $fetch<JobEvent[]>(`/api/jobs/${id}/events`)
+    const job = await device.hold(id)
+    if (job.log.length === 0) await device.refresh(id)
     jobId.value = id
-    recorded.value = events
-    pending.value = outboxOf(id).waiting
+    held.value = job
+    keepLastJob(id)
+    device.send(id)
     unfollow = follow(
-      () => `/api/jobs/${id}/stream?after=${recorded.value.at(-1)?.seq ?? 0}`,
-      data => record([JSON.parse(data) as JobEvent]),
-      (isConnected) => {
+      () => `/api/jobs/${id}/stream?after=${job.recorded.at(-1)?.seq ?? 0}`,
+      data => void device.record(id, [JSON.parse(data) as JobEvent]),
+      isConnected => {
         connected.value = isConnected
-        if (isConnected) outboxOf(id).retryNow()
+        if (!isConnected) return
+        device.heard(id)
+        device.send(id)
       },
     )
   }
@@ -69,14 +63,12 @@ export const useJobStore = defineStore('job', () => {
     unfollow?.()
     unfollow = null
     jobId.value = ''
-    recorded.value = []
-    pending.value = []
-    offline.value = false
+    held.value = null
     connected.value = true
   }
 
   /**
-   * Writes down that something happened. It counts at once; the server hears of it next.
+   * Writes down that something happened. It counts as soon as this device keeps it; the server hears of it next.
    * @returns whether it was admitted; if not, the reason was shown
    */
   function write<T extends EventType>(type: T, payload: EventPayloads[T]): boolean {
@@ -85,33 +77,28 @@ export const useJobStore = defineStore('job', () => {
     return refusal === null
   }
 
-  /** The same for who shows the reason where it was asked: `null` when it was admitted, else the sentence that says why not. */
-  function attempt<T extends EventType>(type: T, payload: EventPayloads[T]): string | null {
-    const event = {
-      id: newId(), jobId: jobId.value, seq: null, deviceId: deviceId(), deviceTime: new Date().toISOString(),
-      personId: garage.personId, type, payload,
-    } as JobEvent
-    const refusal = admit(state.value, event, log.value)
-    if (refusal) return refusal.reason
-    outboxOf(jobId.value).push(event)
-    return null
+  /** The same for who shows the reason where it was asked, or has something that the server is asked for the act: `null` when it was admitted, else the sentence that says why not. */
+  function attempt<T extends EventType>(type: T, payload: EventPayloads[T], by?: Asked): string | null {
+    const act = device.act(held.value!, type, payload, { state: ahead.value, ...(by ? { by } : {}) })
+    return typeof act === 'string' ? act : null
   }
 
   /** Fetches what was added to the log meanwhile, for who cannot wait for the stream. */
-  async function refresh() {
-    record(await $fetch<JobEvent[]>(`/api/jobs/${jobId.value}/events?after=${recorded.value.at(-1)?.seq ?? 0}`))
-  }
+  const refresh = () => device.refresh(jobId.value)
 
   /** Takes the last act back. */
   function undo() {
-    const last = lastUndoable(log.value)
-    if (!last) {
+    const last = lastUndoable(held.value?.ahead ?? [])
+    // Taking the car in is the server's to undo: it calls the job off.
+    if (!last || (last as WaitingAct).by?.opens) {
       messages.say('There is nothing to undo.')
       return
     }
-    const what = describeEvent(last, log.value)
-    if (write('undone', { eventId: last.id })) messages.say(`Undone: ${what}`)
+    const what = describeEvent(last, held.value!.ahead)
+    const doer = garage.garage?.people.find(person => person.id === last.personId)
+    const whose = doer && doer.id !== garage.personId ? `, which ${doer.name} did` : ''
+    if (write('undone', { eventId: last.id })) messages.say(`Undone: ${what}${whose}`)
   }
 
-  return { jobId, state, log, pending, offline, connected, open, close, refresh, write, attempt, undo }
+  return { jobId, state, ahead, log, pending, opening, standing, connected, open, close, refresh, write, attempt, undo }
 })

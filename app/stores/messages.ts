@@ -1,6 +1,10 @@
 import { defineStore } from 'pinia'
 
-export interface Message { id: number, text: string, kind: 'said' | 'refused' }
+export interface Message {
+  id: number
+  text: string
+  kind: 'said' | 'refused'
+}
 
 const SHOWN_MS = 7000
 

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
-import type { WrenchBody } from '../../contracts/bolts'
+import type { WrenchBody } from '../../contracts/wrenches'
 import type { TorqueWrench } from '../../core/fasteners'
+import { fetchKept } from '../device/fetch-kept'
 
 /** The garage's torque wrenches. */
 export const useWrenchStore = defineStore('wrenches', () => {
@@ -10,9 +11,8 @@ export const useWrenchStore = defineStore('wrenches', () => {
   async function load() {
     problem.value = ''
     try {
-      wrenches.value = await $fetch<TorqueWrench[]>('/api/wrenches')
-    }
-    catch {
+      wrenches.value = await fetchKept<TorqueWrench[]>('/api/wrenches')
+    } catch {
       problem.value = 'The server did not answer.'
     }
   }

@@ -1,30 +1,43 @@
 import { defineStore } from 'pinia'
+import { reduceJob, summarise } from '../../core/job'
 import type { JobSummary } from '../../core/job'
-import { follow } from '../lib/follow'
+import { follow } from '../links/follow'
+import { fetchKept } from '../device/fetch-kept'
 
 /** The jobs of the garage, one line each, kept current by the server's stream. */
 export const useYardStore = defineStore('yard', () => {
+  const device = useDeviceStore()
   const jobs = shallowRef<JobSummary[] | null>(null)
   const failed = ref(false)
   const connected = ref(false)
 
   async function load() {
     try {
-      jobs.value = await $fetch<JobSummary[]>('/api/jobs')
+      const known = await fetchKept<JobSummary[]>('/api/jobs')
+      const here = (await device.takenInHere()).filter(({ jobId }) => !known.some(job => job.jobId === jobId))
+      jobs.value = [...known, ...here.map(({ log }) => summarise(reduceJob(log)))]
       failed.value = false
-    }
-    catch {
+    } catch {
       failed.value = true
     }
+  }
+
+  /** Shows a line as this device has changed it, until the server tells of it. */
+  function show(line: JobSummary) {
+    jobs.value = jobs.value?.map(job => (job.jobId === line.jobId ? line : job)) ?? null
   }
 
   /** Loads and keeps loading as things happen. Returns what ends it. */
   function watchYard(): () => void {
     void load()
-    return follow(() => '/api/stream', () => void load(), (isConnected) => {
-      if (isConnected && !connected.value) void load()
-      connected.value = isConnected
-    })
+    return follow(
+      () => '/api/stream',
+      () => void load(),
+      isConnected => {
+        if (isConnected && !connected.value) void load()
+        connected.value = isConnected
+      },
+    )
   }
-  return { jobs, failed, connected, load, watchYard }
+  return { jobs, failed, connected, load, show, watchYard }
 })

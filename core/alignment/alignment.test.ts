@@ -2,8 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { boreOffset, checkDial, clockOf, fitRunout, hubOffset, offsetDowels, pilotDepth, splineClock, toolFit } from '.'
 import type { DialEntry, PilotStack } from '.'
 
-const round = (count: number, height: (deg: number) => number) => Array.from({ length: count }, (_, index) => ({ angleDeg: index * 360 / count, heightMm: height(index * 360 / count) }))
-const cos = (deg: number) => Math.cos(deg * Math.PI / 180)
+const round = (count: number, height: (deg: number) => number) =>
+  Array.from({ length: count }, (_, index) => ({
+    angleDeg: (index * 360) / count,
+    heightMm: height((index * 360) / count),
+  }))
+const cos = (deg: number) => Math.cos((deg * Math.PI) / 180)
 
 describe('fitRunout', () => {
   it('finds a tilt with its place and no warp', () => {
@@ -26,7 +30,13 @@ describe('fitRunout', () => {
     expect(found.tiltAtDeg).toBeCloseTo(200, 6)
   })
   it('refuses fewer than three angles, 0 and 360 being one, and what is no number', () => {
-    expect(() => fitRunout([{ angleDeg: 0, heightMm: 0 }, { angleDeg: 360, heightMm: 0 }, { angleDeg: 90, heightMm: 1 }])).toThrow(RangeError)
+    expect(() =>
+      fitRunout([
+        { angleDeg: 0, heightMm: 0 },
+        { angleDeg: 360, heightMm: 0 },
+        { angleDeg: 90, heightMm: 1 },
+      ]),
+    ).toThrow(RangeError)
     expect(() => fitRunout(round(8, () => Number.NaN))).toThrow(RangeError)
   })
 })
@@ -40,7 +50,7 @@ describe('a bore and its dowels', () => {
     const advice = offsetDowels(bore, [0.18, 0.36, 0.53])
     expect(advice).toMatchObject({ dowelMm: 0.18 })
     expect(advice.leftTotalMm).toBeCloseTo(0.04, 9)
-    expect(clockOf(advice.pointTo)).toBe('3 o\'clock')
+    expect(clockOf(advice.pointTo)).toBe("3 o'clock")
   })
   it('advises none that would make it worse', () => {
     expect(offsetDowels({ offsetMm: 0.1, atDeg: 0 }, [0.36])).toMatchObject({ dowelMm: null, leftMm: 0.1 })
@@ -49,7 +59,11 @@ describe('a bore and its dowels', () => {
 
 describe('checkDial', () => {
   const entries = (change: (list: DialEntry[]) => void = () => {}) => {
-    const list = round(8, deg => 0.06 * cos(deg) + 0.02 * cos(2 * deg)).map(({ angleDeg, heightMm }) => ({ angleDeg, heightMm, entered: heightMm.toFixed(2) })) as DialEntry[]
+    const list = round(8, deg => 0.06 * cos(deg) + 0.02 * cos(2 * deg)).map(({ angleDeg, heightMm }) => ({
+      angleDeg,
+      heightMm,
+      entered: heightMm.toFixed(2),
+    })) as DialEntry[]
     change(list)
     return checkDial(list)
   }
@@ -57,33 +71,56 @@ describe('checkDial', () => {
     expect(entries()).toMatchObject({ marks: [], tooFew: null })
   })
   it('marks what is no number, has no angle, or stands far off, and leaves it out', () => {
-    const found = entries((list) => {
+    const found = entries(list => {
       list.push({ angleDeg: 22, heightMm: null, entered: '0.o4' }, { angleDeg: null, heightMm: 0.02, entered: '0.02' })
       list[3]!.heightMm = 1.2
     })
-    expect(found.marks.map(mark => [mark.index, mark.fault])).toEqual([[3, 'outlier'], [8, 'no-number'], [9, 'no-angle']])
+    expect(found.marks.map(mark => [mark.index, mark.fault])).toEqual([
+      [3, 'outlier'],
+      [8, 'no-number'],
+      [9, 'no-angle'],
+    ])
     expect(found.usable.map(reading => reading.index)).toEqual([0, 1, 2, 4, 5, 6, 7])
     expect(found.tooFew).toContain('7 of at least 8')
   })
   it('recognises a reading in thou', () => {
-    expect(entries((list) => { list[4]!.heightMm = -2 }).marks[0]).toMatchObject({ index: 4, fault: 'wrong-unit' })
+    expect(
+      entries(list => {
+        list[4]!.heightMm = -2
+      }).marks[0],
+    ).toMatchObject({ index: 4, fault: 'wrong-unit' })
   })
   it('keeps a high spot that was measured twice', () => {
-    const high = (list: DialEntry[]) => { list[3]!.heightMm = 0.4 }
+    const high = (list: DialEntry[]) => {
+      list[3]!.heightMm = 0.4
+    }
     expect(entries(high).marks.map(mark => mark.fault)).toContain('outlier')
-    expect(entries((list) => { high(list); list.push({ angleDeg: 135, heightMm: 0.41, entered: '0.41' }) }).marks.map(mark => mark.fault)).toEqual(['twice'])
+    expect(
+      entries(list => {
+        high(list)
+        list.push({ angleDeg: 135, heightMm: 0.41, entered: '0.41' })
+      }).marks.map(mark => mark.fault),
+    ).toEqual(['twice'])
   })
   it('says that the gauge has moved when the start does not come back', () => {
-    expect(entries(list => list.push({ angleDeg: 360, heightMm: 0.2, entered: '0.2' })).marks[0]).toMatchObject({ index: 8, fault: 'not-returned' })
+    expect(entries(list => list.push({ angleDeg: 360, heightMm: 0.2, entered: '0.2' })).marks[0]).toMatchObject({
+      index: 8,
+      fault: 'not-returned',
+    })
   })
   it('says where nothing was measured', () => {
-    expect(checkDial(Array.from({ length: 8 }, (_, index) => ({ angleDeg: index * 20, heightMm: 0, entered: '0' }))).tooFew).toContain('220° are not measured')
+    expect(
+      checkDial(Array.from({ length: 8 }, (_, index) => ({ angleDeg: index * 20, heightMm: 0, entered: '0' }))).tooFew,
+    ).toContain('220° are not measured')
   })
 })
 
 describe('centring', () => {
   it('counts turns of tape down, never so many that the tool drags', () => {
-    expect(toolFit({ toolMm: 14.24, shaftMm: 15, tapeMm: 0.13 })).toEqual({ radialPlayMm: expect.closeTo(0.38, 9), wraps: 2 })
+    expect(toolFit({ toolMm: 14.24, shaftMm: 15, tapeMm: 0.13 })).toEqual({
+      radialPlayMm: expect.closeTo(0.38, 9),
+      wraps: 2,
+    })
     expect(toolFit({ toolMm: 14.74, shaftMm: 15, tapeMm: 0.13 }).wraps).toBe(1)
     expect(toolFit({ toolMm: 15.1, shaftMm: 15, tapeMm: 0.13 }).wraps).toBe(0)
     expect(() => toolFit({ toolMm: 14, shaftMm: 15, tapeMm: 0 })).toThrow('tapeMm')
@@ -94,7 +131,10 @@ describe('centring', () => {
     expect(Math.abs(splineClock({ splines: 20, discDeg: 123, shaftDeg: 57 }).teeth)).toBeLessThanOrEqual(0.5)
   })
   it('lets the shaft’s play take the offset of two hubs', () => {
-    expect(hubOffset({ frontPlayMm: 0.1, rearPlayMm: 0.2, splinePlayMm: 0.2 })).toMatchObject({ offsetMm: expect.closeTo(0.15, 9), goesOn: true })
+    expect(hubOffset({ frontPlayMm: 0.1, rearPlayMm: 0.2, splinePlayMm: 0.2 })).toMatchObject({
+      offsetMm: expect.closeTo(0.15, 9),
+      goesOn: true,
+    })
     expect(hubOffset({ frontPlayMm: 0.4, rearPlayMm: 0.3, splinePlayMm: 0.2 }).goesOn).toBe(false)
   })
 })
@@ -102,7 +142,13 @@ describe('centring', () => {
 describe('pilotDepth', () => {
   const exact = (mm: number) => ({ mm, plusMinusMm: 0 })
   const stack = (change: Partial<PilotStack> = {}): PilotStack => ({
-    shaftStandsOut: exact(30), faceToBellFace: exact(-10), pilotDepth: exact(4), pilotLength: exact(15), holeDepth: exact(28), tipLength: exact(20), ...change,
+    shaftStandsOut: exact(30),
+    faceToBellFace: exact(-10),
+    pilotDepth: exact(4),
+    pilotLength: exact(15),
+    holeDepth: exact(28),
+    tipLength: exact(20),
+    ...change,
   })
   it('adds the stack up', () => {
     expect(pilotDepth(stack())).toMatchObject({ engagementMm: 15, roomMm: 4, verdict: 'right' })

@@ -21,7 +21,8 @@ export function boreOffset(readings: DialReading[]): BoreOffset {
   const { amplitudeMm, atDeg, restMm } = fitHarmonic(readings)
   const heights = readings.map(reading => reading.heightMm)
   return {
-    offsetMm: amplitudeMm, atDeg,
+    offsetMm: amplitudeMm,
+    atDeg,
     totalMm: Math.max(...heights) - Math.min(...heights),
     outOfRoundMm: Math.max(...restMm) - Math.min(...restMm),
   }

@@ -1,5 +1,8 @@
 /** One reading of a dial gauge on its way round a circle. Angles run the way the crank is turned, from a mark of the mechanic's own. */
-export interface DialReading { angleDeg: number, heightMm: number }
+export interface DialReading {
+  angleDeg: number
+  heightMm: number
+}
 
 /** An angle brought between 0 and 360, in degrees. */
 export function turnDeg(angleDeg: number): number {

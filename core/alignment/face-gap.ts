@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 import { fitHarmonic } from './fit-harmonic'
 
 export interface FaceGap {
@@ -22,19 +22,23 @@ const MET_MM = 0.1
  * @param diameterMm across the places where it was measured
  * @throws FieldError on a gap below zero, a diameter that is none, or fewer than three places
  */
-export function faceGap(readings: { angleDeg: number, gapMm: number }[], diameterMm: number): FaceGap {
+export function faceGap(readings: { angleDeg: number; gapMm: number }[], diameterMm: number): FaceGap {
   within('diameterMm', diameterMm, 50, 1500, 'The diameter in mm')
-  for (const [index, { gapMm }] of readings.entries()) within(`readings[${index}].gapMm`, gapMm, 0, 400, 'The gap in mm')
+  for (const [index, { gapMm }] of readings.entries())
+    within(`readings[${index}].gapMm`, gapMm, 0, 400, 'The gap in mm')
   let plane
   try {
     plane = fitHarmonic(readings.map(({ angleDeg, gapMm }) => ({ angleDeg, heightMm: gapMm })))
-  }
-  catch (error) {
-    if (error instanceof RangeError) throw new FieldError('readings', 'The gap is measured at three different places at least.')
+  } catch (error) {
+    if (error instanceof RangeError)
+      throw new FieldError('readings', 'The gap is measured at three different places at least.')
     throw error
   }
   return {
-    meanMm: plane.meanMm, tiltDeg: Math.atan(plane.amplitudeMm / (diameterMm / 2)) * 180 / Math.PI, widestAtDeg: plane.atDeg,
-    widestMm: plane.meanMm + plane.amplitudeMm, closed: readings.every(reading => reading.gapMm <= MET_MM),
+    meanMm: plane.meanMm,
+    tiltDeg: (Math.atan(plane.amplitudeMm / (diameterMm / 2)) * 180) / Math.PI,
+    widestAtDeg: plane.atDeg,
+    widestMm: plane.meanMm + plane.amplitudeMm,
+    closed: readings.every(reading => reading.gapMm <= MET_MM),
   }
 }

@@ -19,6 +19,8 @@ export function faceSpread(readingsMm: number[]): FaceSpread {
   const lowest = Math.min(...readingsMm)
   return {
     meanMm: readingsMm.reduce((sum, reading) => sum + reading, 0) / readingsMm.length,
-    spreadMm: highest - lowest, highest: readingsMm.indexOf(highest), lowest: readingsMm.indexOf(lowest),
+    spreadMm: highest - lowest,
+    highest: readingsMm.indexOf(highest),
+    lowest: readingsMm.indexOf(lowest),
   }
 }

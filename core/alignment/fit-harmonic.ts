@@ -1,4 +1,4 @@
-import { solveLinear } from '../fasteners/solve-linear'
+import { solveLinear } from '../base/solve-linear'
 import { turnDeg } from './dial-reading'
 import type { DialReading } from './dial-reading'
 
@@ -22,7 +22,8 @@ const SAME_DEG = 0.5
  */
 export function fitHarmonic(readings: DialReading[]): Harmonic {
   for (const { angleDeg, heightMm } of readings) {
-    if (!Number.isFinite(angleDeg) || !Number.isFinite(heightMm)) throw new RangeError('every reading has an angle in degrees and a height in mm')
+    if (!Number.isFinite(angleDeg) || !Number.isFinite(heightMm))
+      throw new RangeError('every reading has an angle in degrees and a height in mm')
   }
   const angles = readings.map(reading => turnDeg(reading.angleDeg)).sort((a, b) => a - b)
   const different = angles.filter((angle, index) => angle - (angles[index - 1] ?? -Infinity) > SAME_DEG)
@@ -36,11 +37,11 @@ export function fitHarmonic(readings: DialReading[]): Harmonic {
   return {
     meanMm,
     amplitudeMm: Math.hypot(a, b),
-    atDeg: turnDeg(Math.atan2(b, a) * 180 / Math.PI),
+    atDeg: turnDeg((Math.atan2(b, a) * 180) / Math.PI),
     restMm: readings.map(({ heightMm }, index) => heightMm - meanMm - a * rows[index]![1]! - b * rows[index]![2]!),
   }
 }
 
 function radians(degrees: number): number {
-  return degrees * Math.PI / 180
+  return (degrees * Math.PI) / 180
 }

@@ -29,7 +29,9 @@ export function fitRunout(readings: DialReading[]): Runout {
   const heights = readings.map(reading => reading.heightMm)
   const highest = Math.max(...heights)
   return {
-    meanMm, tiltMm: amplitudeMm, tiltAtDeg: atDeg,
+    meanMm,
+    tiltMm: amplitudeMm,
+    tiltAtDeg: atDeg,
     warpMm: Math.max(...restMm) - Math.min(...restMm),
     totalMm: highest - Math.min(...heights),
     highestAtDeg: readings[heights.indexOf(highest)]!.angleDeg,

@@ -18,10 +18,13 @@ export interface DowelAdvice {
  * @param offset how far the bore lies off, and which way it has to go
  * @param sizesMm eccentricities that can be had, in mm
  */
-export function offsetDowels(offset: { offsetMm: number, atDeg: number }, sizesMm: number[]): DowelAdvice {
-  const best = sizesMm.reduce<{ size: number | null, left: number }>((found, size) => {
-    const left = Math.abs(offset.offsetMm - size)
-    return left < found.left ? { size, left } : found
-  }, { size: null, left: offset.offsetMm })
+export function offsetDowels(offset: { offsetMm: number; atDeg: number }, sizesMm: number[]): DowelAdvice {
+  const best = sizesMm.reduce<{ size: number | null; left: number }>(
+    (found, size) => {
+      const left = Math.abs(offset.offsetMm - size)
+      return left < found.left ? { size, left } : found
+    },
+    { size: null, left: offset.offsetMm },
+  )
   return { dowelMm: best.size, pointTo: turnDeg(offset.atDeg), leftMm: best.left, leftTotalMm: best.left * 2 }
 }

@@ -1,7 +1,10 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 /** A length with how far it may be off to either side, in mm. */
-export interface Toleranced { mm: number, plusMinusMm: number }
+export interface Toleranced {
+  mm: number
+  plusMinusMm: number
+}
 
 /** The lengths that decide how far the tip of the input shaft goes into its pilot. Every length in mm. */
 export interface PilotStack {
@@ -65,18 +68,38 @@ export function pilotDepth(stack: PilotStack): PilotFit {
   const toShoulder = depth.mm - (reach - tipLength.mm)
   const toBottom = holeDepth.mm - reach
   const roomMm = Math.min(toShoulder, toBottom)
-  const roomWorstMm = Math.min(toShoulder - spreads([...reachParts, depth, tipLength])[0], toBottom - spreads([...reachParts, holeDepth])[0])
+  const roomWorstMm = Math.min(
+    toShoulder - spreads([...reachParts, depth, tipLength])[0],
+    toBottom - spreads([...reachParts, holeDepth])[0],
+  )
 
   const wanted = ENOUGH_SHARE * pilotLength.mm
   const fit = { engagementMm, worstMm: range(worst), statisticalMm: range(chance), roomMm, roomWorstMm }
   if (roomMm <= 0) {
-    return { ...fit, verdict: 'too-shallow', because: `The ${toShoulder < toBottom ? 'shoulder of the shaft meets the pilot' : 'end of the shaft meets the bottom of the hole'} ${Math.abs(roomMm).toFixed(1)} mm before the bell is home: the box would not come up.` }
+    return {
+      ...fit,
+      verdict: 'too-shallow',
+      because: `The ${toShoulder < toBottom ? 'shoulder of the shaft meets the pilot' : 'end of the shaft meets the bottom of the hole'} {${Math.abs(roomMm).toFixed(1)} mm} before the bell is home: the box would not come up.`,
+    }
   }
   if (engagementMm < wanted) {
-    return { ...fit, verdict: 'too-deep', because: `Only ${engagementMm.toFixed(1)} mm of the tip are held, of a pilot ${pilotLength.mm.toFixed(1)} mm long: the shaft would wobble on its end.` }
+    return {
+      ...fit,
+      verdict: 'too-deep',
+      because: `Only {${engagementMm.toFixed(1)} mm} of the tip are held, of a pilot {${pilotLength.mm.toFixed(1)} mm} long: the shaft would wobble on its end.`,
+    }
   }
-  const doubt = fit.worstMm[0] < wanted ? ` At worst ${fit.worstMm[0].toFixed(1)} mm are held.` : roomWorstMm <= 0 ? ' At worst the shaft meets something before the bell is home; push the box up by hand and feel.' : ''
-  return { ...fit, verdict: 'right', because: `${engagementMm.toFixed(1)} mm of the tip are held, and ${roomMm.toFixed(1)} mm are left before it meets anything.${doubt}` }
+  const doubt =
+    fit.worstMm[0] < wanted
+      ? ` At worst {${fit.worstMm[0].toFixed(1)} mm} are held.`
+      : roomWorstMm <= 0
+        ? ' At worst the shaft meets something before the bell is home; push the box up by hand and feel.'
+        : ''
+  return {
+    ...fit,
+    verdict: 'right',
+    because: `{${engagementMm.toFixed(1)} mm} of the tip are held, and {${roomMm.toFixed(1)} mm} are left before it meets anything.${doubt}`,
+  }
 }
 
 /** How far a sum of lengths can be off: at worst, and by chance. */

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 import { shortWayDeg, turnDeg } from './dial-reading'
 
 export interface SplineClock {
@@ -19,7 +19,15 @@ const FINDS = 0.15
  * the engine end of the bell. Who looks into the bell sees the circle mirrored, so the disc's angle is mirrored first.
  * @throws FieldError on an angle or a number of splines that is none
  */
-export function splineClock({ splines, discDeg, shaftDeg }: { splines: number, discDeg: number, shaftDeg: number }): SplineClock {
+export function splineClock({
+  splines,
+  discDeg,
+  shaftDeg,
+}: {
+  splines: number
+  discDeg: number
+  shaftDeg: number
+}): SplineClock {
   within('splines', splines, 3, 80, 'The number of splines')
   within('discDeg', discDeg, -360, 360, 'The angle in degrees')
   within('shaftDeg', shaftDeg, -360, 360, 'The angle in degrees')

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 export interface ToolFit {
   /** How far the disc can sit to any side of the middle, in mm. */
@@ -13,7 +13,7 @@ export interface ToolFit {
  * @param fit outside diameters of tool and shaft at the same place, and the thickness of one layer of tape, in mm
  * @throws FieldError on a diameter or a tape that is none, or a tool thicker than the shaft
  */
-export function toolFit({ toolMm, shaftMm, tapeMm }: { toolMm: number, shaftMm: number, tapeMm: number }): ToolFit {
+export function toolFit({ toolMm, shaftMm, tapeMm }: { toolMm: number; shaftMm: number; tapeMm: number }): ToolFit {
   within('toolMm', toolMm, 1, 100, 'The diameter of the tool in mm')
   within('shaftMm', shaftMm, 1, 100, 'The diameter of the shaft in mm')
   within('tapeMm', tapeMm, 0.005, 2, 'The thickness of the tape in mm')

@@ -1,5 +1,6 @@
+import { measured } from '../say/quantity'
 import { inUnit } from '../units/present'
-import type { SheetField } from '../packs/sheet-types'
+import type { SheetField } from '../pack/sheets'
 import type { Entry } from './values'
 
 type Measured = Extract<SheetField, { kind: 'number' | 'points' }>
@@ -11,22 +12,31 @@ type Measured = Extract<SheetField, { kind: 'number' | 'points' }>
 export function checkEntry(field: Measured, { entered, value }: Entry): string | null {
   if (value === null || !Number.isFinite(value)) return `“${entered}” is not a number.`
   if (value >= field.low && value <= field.high) return null
-  const bounds = `Between ${field.low} and ${field.high} ${field.unit}`.trim()
+  const bounds = `Between ${measured(field.low, field.unit)} and ${measured(field.high, field.unit)}`
   if (field.unit === 'mm') {
     const asInch = inUnit(value, 'in', 'mm').value
     const asThou = inUnit(value, 'thou', 'mm').value
-    if (asInch >= field.low && asInch <= field.high) return `${bounds} is possible. As inches it would be ${asInch.toFixed(2)} mm: was that meant?`
-    if (asThou >= field.low && asThou <= field.high) return `${bounds} is possible. As thou it would be ${asThou.toFixed(2)} mm: was that meant?`
+    if (asInch >= field.low && asInch <= field.high)
+      return `${bounds} is possible. As inches it would be {${asInch.toFixed(2)} mm}: was that meant?`
+    if (asThou >= field.low && asThou <= field.high)
+      return `${bounds} is possible. As thou it would be {${asThou.toFixed(2)} mm}: was that meant?`
   }
   return `${bounds} is possible. Measure it again.`
 }
 
 /** The numbers of a row that can be computed with, and the marks on the others. */
-export function checkPoints(field: Extract<SheetField, { kind: 'points' }>, entries: Entry[]): { usable: number[], marks: { index: number, reason: string }[], tooFew: string | null } {
+export function checkPoints(
+  field: Extract<SheetField, { kind: 'points' }>,
+  entries: Entry[],
+): { usable: number[]; marks: { index: number; reason: string }[]; tooFew: string | null } {
   const marks = entries.flatMap((entry, index) => {
     const reason = checkEntry(field, entry)
     return reason === null ? [] : [{ index, reason }]
   })
   const usable = entries.filter(entry => checkEntry(field, entry) === null).map(entry => entry.value!)
-  return { usable, marks, tooFew: usable.length < field.atLeast ? `${usable.length} of at least ${field.atLeast} places are measured.` : null }
+  return {
+    usable,
+    marks,
+    tooFew: usable.length < field.atLeast ? `${usable.length} of at least ${field.atLeast} places are measured.` : null,
+  }
 }

@@ -1,4 +1,4 @@
-import type { SheetField } from '../packs/sheet-types'
+import type { SheetField } from '../pack/sheets'
 import type { FieldValue } from './values'
 
 /**

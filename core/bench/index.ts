@@ -1,6 +1,7 @@
 export { fieldsAsked, judgeSheet } from './judge-sheet'
 export type { Finding, SheetVerdict } from './judge-sheet'
 export { checkEntry, checkPoints } from './check-entry'
+export { drawnValues } from './drawing-inputs'
 export { judges } from './judges'
 export type { ComputedFigure, Judge, Judgement } from './judgement'
 export type { DialValue, Entry, FieldValue, SheetValues } from './values'

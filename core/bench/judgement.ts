@@ -1,10 +1,16 @@
 import type { CheckedDial } from '../alignment'
-import type { JudgeSpec, Level } from '../packs/sheet-types'
+import { quantity } from '../say/quantity'
+import type { JudgeSpec, Level } from '../pack/sheets'
 
-export type { JudgeKind } from '../packs/sheet-types'
+export type { JudgeKind } from '../pack/sheets'
 
 /** A figure that came out of a computation. */
-export interface ComputedFigure { name: string, value: number, unit: string, digits: number }
+export interface ComputedFigure {
+  name: string
+  value: number
+  unit: string
+  digits: number
+}
 
 /** What a computation says. */
 export interface Judgement {
@@ -38,12 +44,18 @@ export interface Judge {
   judge: (given: Given, spec: JudgeSpec) => Judgement
 }
 
-export const figure = (name: string, value: number, unit: string, digits = 2): ComputedFigure => ({ name, value, unit, digits })
+export const figure = (name: string, value: number, unit: string, digits = 2): ComputedFigure => ({
+  name,
+  value,
+  unit,
+  digits,
+})
 
 /** Whether a measure is beyond its limit; what is equal but for the last digit of the arithmetic is not. */
 export const beyond = (value: number, limit: number): boolean => value > limit + 1e-6
 
 /** How a limit is spoken of that nobody entered. */
-export const thumb = (given: Given, input: string): string => given.guessed(input) ? ', common practice and not this car’s figure' : ''
+export const thumb = (given: Given, input: string): string =>
+  given.guessed(input) ? ', common practice and not this car’s figure' : ''
 
-export const mm = (value: number, digits = 2): string => `${value.toFixed(digits)} mm`
+export const mm = (value: number, digits = 2): string => quantity(value, 'mm', digits)

@@ -1,4 +1,4 @@
-import type { SheetField } from '../packs/sheet-types'
+import type { SheetField } from '../pack/sheets'
 import { checkEntry, checkPoints } from './check-entry'
 import type { FieldValue } from './values'
 
@@ -6,7 +6,10 @@ import type { FieldValue } from './values'
  * What a field says as the reading of a step: the number, the lowest of several, or the answer's words.
  * `null` where nothing usable stands in it.
  */
-export function readingOf(field: SheetField, value: FieldValue): { value: number | string, unit: string | null } | null {
+export function readingOf(
+  field: SheetField,
+  value: FieldValue,
+): { value: number | string; unit: string | null } | null {
   if (field.kind === 'number' && value.kind === 'number') {
     return checkEntry(field, value.entry) === null ? { value: value.entry.value!, unit: field.unit } : null
   }

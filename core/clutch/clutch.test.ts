@@ -1,10 +1,24 @@
 import { describe, expect, it } from 'vitest'
-import { concentricGap, discVerdict, dualMass, frictionTorque, launchHeat, machiningLeft, matchParts, releaseDemand, torqueCapacity } from '.'
+import {
+  concentricGap,
+  discVerdict,
+  dualMass,
+  frictionTorque,
+  launchHeat,
+  machiningLeft,
+  matchParts,
+  releaseDemand,
+  torqueCapacity,
+} from '.'
 
 describe('discVerdict', () => {
   const disc = { newMm: 8.4, minimumMm: 6 }
   it('gives the share worn from the mean and decides by the thinnest place', () => {
-    expect(discVerdict({ ...disc, readingsMm: [7.2, 7.2, 7.2] })).toMatchObject({ verdict: 'good', wornShare: expect.closeTo(0.5, 9), uneven: false })
+    expect(discVerdict({ ...disc, readingsMm: [7.2, 7.2, 7.2] })).toMatchObject({
+      verdict: 'good',
+      wornShare: expect.closeTo(0.5, 9),
+      uneven: false,
+    })
     expect(discVerdict({ ...disc, readingsMm: [6.6, 6.5, 6.7] }).verdict).toBe('worn')
     expect(discVerdict({ ...disc, readingsMm: [6.6, 5.9, 6.7] })).toMatchObject({ verdict: 'finished', uneven: true })
   })
@@ -37,12 +51,25 @@ describe('what a clutch carries', () => {
   it('asks more of the pedal from more faces', () => {
     const one = releaseDemand({ clampN: 5000, fingerRatio: 3.5, liftPerFaceMm: 0.8, faces: 2 })
     expect(one.bearingMm).toBeCloseTo(5.6, 9)
-    expect(releaseDemand({ clampN: 5000, fingerRatio: 3.5, liftPerFaceMm: 0.8, faces: 4 }).bearingMm).toBeCloseTo(11.2, 9)
+    expect(releaseDemand({ clampN: 5000, fingerRatio: 3.5, liftPerFaceMm: 0.8, faces: 4 }).bearingMm).toBeCloseTo(
+      11.2,
+      9,
+    )
   })
   it('makes as much heat as the car gains in motion when nothing holds it back', () => {
-    const launch = { massKg: 1400, ratio: 14, tyreRadiusMm: 300, enginePerMinute: 1500, clutchNm: 250, loadNm: 0, ironKg: 8, faceMm2: 23_000, faces: 2 }
+    const launch = {
+      massKg: 1400,
+      ratio: 14,
+      tyreRadiusMm: 300,
+      enginePerMinute: 1500,
+      clutchNm: 250,
+      loadNm: 0,
+      ironKg: 8,
+      faceMm2: 23_000,
+      faces: 2,
+    }
     const heat = launchHeat(launch)
-    const speed = 1500 * 2 * Math.PI / 60 / 14 * 0.3
+    const speed = ((1500 * 2 * Math.PI) / 60 / 14) * 0.3
     expect(heat.energyJ).toBeCloseTo(0.5 * 1400 * speed ** 2, 6)
     expect(launchHeat({ ...launch, loadNm: 125 }).energyJ).toBeCloseTo(heat.energyJ * 2, 6)
     expect(() => launchHeat({ ...launch, loadNm: 260 })).toThrow('clutchNm')
@@ -50,7 +77,15 @@ describe('what a clutch carries', () => {
 })
 
 describe('what is compared and measured', () => {
-  const pair = (change: object) => ({ name: 'Hub', old: 20, new: 20, unit: 'mm', within: 1, because: 'It meets the bolts.', ...change })
+  const pair = (change: object) => ({
+    name: 'Hub',
+    old: 20,
+    new: 20,
+    unit: 'mm',
+    within: 1,
+    because: 'It meets the bolts.',
+    ...change,
+  })
   it('takes one size off as a doubt, a count off or two sizes as another kit', () => {
     expect(matchParts([pair({}), pair({ new: 20.9 })]).verdict).toBe('same')
     expect(matchParts([pair({ new: 22 }), pair({})]).verdict).toBe('differs')
@@ -63,7 +98,10 @@ describe('what is compared and measured', () => {
     expect(() => dualMass({ rotationDeg: 6 })).toThrow(RangeError)
   })
   it('says whether a flywheel can be machined', () => {
-    expect(machiningLeft({ thicknessMm: 26, minimumMm: 25, warpMm: 0.3 })).toMatchObject({ enough: true, neededMm: expect.closeTo(0.4, 9) })
+    expect(machiningLeft({ thicknessMm: 26, minimumMm: 25, warpMm: 0.3 })).toMatchObject({
+      enough: true,
+      neededMm: expect.closeTo(0.4, 9),
+    })
     expect(machiningLeft({ thicknessMm: 25.3, minimumMm: 25, warpMm: 0.1, heatMm: 0.5 }).enough).toBe(false)
     expect(machiningLeft({ thicknessMm: 24.9, minimumMm: 25, warpMm: 0 }).because).toContain('nothing may come off')
   })

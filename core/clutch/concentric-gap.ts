@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 export interface ConcentricGap {
   /** Free way between bearing and fingers with the slave pushed back, in mm. */
@@ -17,7 +17,17 @@ export interface ConcentricGap {
  * @param depths in mm; `fingersMm` is positive where the tips stand proud of the engine's face; `window` the gap wanted by the sheet
  * @throws FieldError on a length that cannot be
  */
-export function concentricGap({ bearingMm, fingersMm, windowMm, shimsMm }: { bearingMm: number, fingersMm: number, windowMm: [low: number, high: number], shimsMm: number[] }): ConcentricGap {
+export function concentricGap({
+  bearingMm,
+  fingersMm,
+  windowMm,
+  shimsMm,
+}: {
+  bearingMm: number
+  fingersMm: number
+  windowMm: [low: number, high: number]
+  shimsMm: number[]
+}): ConcentricGap {
   within('bearingMm', bearingMm, 0, 400, 'The depth to the bearing in mm')
   within('fingersMm', fingersMm, -200, 400, 'The height of the fingers in mm')
   within('windowMm[0]', windowMm[0], 0, 60, 'The least gap in mm')
@@ -25,15 +35,30 @@ export function concentricGap({ bearingMm, fingersMm, windowMm, shimsMm }: { bea
   const gapMm = bearingMm - fingersMm
   const [low, high] = windowMm
   if (gapMm < low) {
-    return { gapMm, shimMm: null, verdict: 'too-near', because: `${gapMm.toFixed(1)} mm are fewer than ${low.toFixed(1)} mm: as the lining wears, the fingers push the slave to its end and hold the clutch open. A lower bearing, or a spacer taken out, not a shim.` }
+    return {
+      gapMm,
+      shimMm: null,
+      verdict: 'too-near',
+      because: `{${gapMm.toFixed(1)} mm} are fewer than {${low.toFixed(1)} mm}: as the lining wears, the fingers push the slave to its end and hold the clutch open. A lower bearing, or a spacer taken out, not a shim.`,
+    }
   }
-  if (gapMm <= high) return { gapMm, shimMm: 0, verdict: 'right', because: `${gapMm.toFixed(1)} mm lie between ${low.toFixed(1)} mm and ${high.toFixed(1)} mm. No shim.` }
+  if (gapMm <= high)
+    return {
+      gapMm,
+      shimMm: 0,
+      verdict: 'right',
+      because: `{${gapMm.toFixed(1)} mm} lie between {${low.toFixed(1)} mm} and {${high.toFixed(1)} mm}. No shim.`,
+    }
   const middle = (low + high) / 2
-  const fitting = sums(shimsMm).filter(shim => gapMm - shim >= low && gapMm - shim <= high).sort((a, b) => Math.abs(gapMm - a - middle) - Math.abs(gapMm - b - middle))
+  const fitting = sums(shimsMm)
+    .filter(shim => gapMm - shim >= low && gapMm - shim <= high)
+    .sort((a, b) => Math.abs(gapMm - a - middle) - Math.abs(gapMm - b - middle))
   const shimMm = fitting[0] ?? null
   return {
-    gapMm, shimMm, verdict: 'too-far',
-    because: `${gapMm.toFixed(1)} mm are more than ${high.toFixed(1)} mm: the slave may run out of travel before it releases. ${shimMm === null ? 'No shim of those named brings it into the window.' : `${shimMm.toFixed(1)} mm of shims leave ${(gapMm - shimMm).toFixed(1)} mm.`}`,
+    gapMm,
+    shimMm,
+    verdict: 'too-far',
+    because: `{${gapMm.toFixed(1)} mm} are more than {${high.toFixed(1)} mm}: the slave may run out of travel before it releases. ${shimMm === null ? 'No shim of those named brings it into the window.' : `{${shimMm.toFixed(1)} mm} of shims leave {${(gapMm - shimMm).toFixed(1)} mm}.`}`,
   }
 }
 

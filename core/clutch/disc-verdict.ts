@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 
 export type DiscWear = 'good' | 'worn' | 'finished'
 
@@ -35,12 +35,23 @@ const UNEVEN_MM = 0.3
  * @param disc thickness when new, least thickness, readings at several places, in mm; `distanceKm` what it ran since new
  * @throws FieldError on a thickness that is none, a minimum that is not below the new one, or no reading
  */
-export function discVerdict({ newMm, minimumMm, readingsMm, distanceKm }: { newMm: number, minimumMm: number, readingsMm: number[], distanceKm?: number }): DiscVerdict {
+export function discVerdict({
+  newMm,
+  minimumMm,
+  readingsMm,
+  distanceKm,
+}: {
+  newMm: number
+  minimumMm: number
+  readingsMm: number[]
+  distanceKm?: number
+}): DiscVerdict {
   within('newMm', newMm, 1, 60, 'The thickness when new in mm')
   within('minimumMm', minimumMm, 0.5, 60, 'The least thickness in mm')
   if (minimumMm >= newMm) throw new FieldError('minimumMm', 'The least thickness lies below the thickness when new.')
   if (readingsMm.length === 0) throw new FieldError('readingsMm', 'At least one reading is wanted.')
-  for (const [index, reading] of readingsMm.entries()) within(`readingsMm[${index}]`, reading, 0.5, newMm + 2, 'The thickness in mm')
+  for (const [index, reading] of readingsMm.entries())
+    within(`readingsMm[${index}]`, reading, 0.5, newMm + 2, 'The thickness in mm')
   if (distanceKm !== undefined) within('distanceKm', distanceKm, 0, 2_000_000, 'The distance in km')
 
   const thinnestMm = Math.min(...readingsMm)
@@ -54,14 +65,23 @@ export function discVerdict({ newMm, minimumMm, readingsMm, distanceKm }: { newM
 
   const doubt = Math.hypot(CALIPER_MM, NEW_DISC_MM, spreadMm / 2)
   const rateKnown = distanceKm !== undefined && distanceKm > 0 && wornMm > doubt
-  const left = (worn: number, rest: number) => Math.max(0, rest) * distanceKm! / worn
+  const left = (worn: number, rest: number) => (Math.max(0, rest) * distanceKm!) / worn
   const remaining = rateKnown
-    ? { remainingKm: left(wornMm, leftMm), remainingRangeKm: [left(wornMm + doubt, leftMm - CALIPER_MM), left(wornMm - doubt, leftMm + CALIPER_MM)] as [number, number] }
+    ? {
+        remainingKm: left(wornMm, leftMm),
+        remainingRangeKm: [left(wornMm + doubt, leftMm - CALIPER_MM), left(wornMm - doubt, leftMm + CALIPER_MM)] as [
+          number,
+          number,
+        ],
+      }
     : {}
 
-  const state = verdict === 'finished'
-    ? `At ${thinnestMm.toFixed(2)} mm it is at its end: ${minimumMm.toFixed(2)} mm is the least.`
-    : `${Math.round(wornShare * 100)} of 100 parts of its lining are gone; ${leftMm.toFixed(2)} mm are left above the least.`
-  const side = uneven ? ` It is ${spreadMm.toFixed(2)} mm thinner at one place than at another: it ran out of true, or against a face that does.` : ''
+  const state =
+    verdict === 'finished'
+      ? `At {${thinnestMm.toFixed(2)} mm} it is at its end: {${minimumMm.toFixed(2)} mm} is the least.`
+      : `${Math.round(wornShare * 100)} of 100 parts of its lining are gone; {${leftMm.toFixed(2)} mm} are left above the least.`
+  const side = uneven
+    ? ` It is {${spreadMm.toFixed(2)} mm} thinner at one place than at another: it ran out of true, or against a face that does.`
+    : ''
   return { verdict, wornShare, thinnestMm, spreadMm, ...remaining, uneven, because: state + side }
 }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 export interface Launch {
   /** Mass of car and load, in kg. */
@@ -39,7 +39,17 @@ const IRON_J_KG_K = 500
  * design handbook, with the engine's speed held instead of falling.
  * @throws FieldError on the field at fault
  */
-export function launchHeat({ massKg, ratio, tyreRadiusMm, enginePerMinute, clutchNm, loadNm, ironKg, faceMm2, faces }: Launch): LaunchHeat {
+export function launchHeat({
+  massKg,
+  ratio,
+  tyreRadiusMm,
+  enginePerMinute,
+  clutchNm,
+  loadNm,
+  ironKg,
+  faceMm2,
+  faces,
+}: Launch): LaunchHeat {
   within('massKg', massKg, 100, 60_000, 'The mass in kg')
   within('ratio', ratio, 1, 200, 'The ratio')
   within('tyreRadiusMm', tyreRadiusMm, 100, 1500, 'The radius of the tyre in mm')
@@ -49,7 +59,12 @@ export function launchHeat({ massKg, ratio, tyreRadiusMm, enginePerMinute, clutc
   within('ironKg', ironKg, 0.5, 200, 'The iron in kg')
   within('faceMm2', faceMm2, 100, 1e7, 'The area of a face in mm²')
   const inertia = massKg * (tyreRadiusMm / 1000 / ratio) ** 2
-  const speed = enginePerMinute * 2 * Math.PI / 60
-  const energyJ = inertia * speed ** 2 / 2 * clutchNm / (clutchNm - loadNm)
-  return { energyJ, riseC: energyJ / (ironKg * IRON_J_KG_K), perAreaJMm2: energyJ / (faceMm2 * faces), seconds: inertia * speed / (clutchNm - loadNm) }
+  const speed = (enginePerMinute * 2 * Math.PI) / 60
+  const energyJ = (((inertia * speed ** 2) / 2) * clutchNm) / (clutchNm - loadNm)
+  return {
+    energyJ,
+    riseC: energyJ / (ironKg * IRON_J_KG_K),
+    perAreaJMm2: energyJ / (faceMm2 * faces),
+    seconds: (inertia * speed) / (clutchNm - loadNm),
+  }
 }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 export interface MachiningLeft {
   /** What may still come off the face, in mm. */
@@ -18,7 +18,17 @@ const CLEAN_CUT_MM = 0.1
  * @param wheel thickness and least thickness by its sheet, the warp to be taken out, how deep the heat went, in mm
  * @throws FieldError on a length that cannot be
  */
-export function machiningLeft({ thicknessMm, minimumMm, warpMm, heatMm = 0 }: { thicknessMm: number, minimumMm: number, warpMm: number, heatMm?: number }): MachiningLeft {
+export function machiningLeft({
+  thicknessMm,
+  minimumMm,
+  warpMm,
+  heatMm = 0,
+}: {
+  thicknessMm: number
+  minimumMm: number
+  warpMm: number
+  heatMm?: number
+}): MachiningLeft {
   within('thicknessMm', thicknessMm, 3, 150, 'The thickness in mm')
   within('minimumMm', minimumMm, 2, 150, 'The least thickness in mm')
   within('warpMm', warpMm, 0, 10, 'The warp in mm')
@@ -27,9 +37,12 @@ export function machiningLeft({ thicknessMm, minimumMm, warpMm, heatMm = 0 }: { 
   const neededMm = Math.max(warpMm, heatMm) + CLEAN_CUT_MM
   const enough = neededMm <= leftMm
   return {
-    leftMm, neededMm, enough,
-    because: leftMm <= 0
-      ? 'It is at its least thickness: nothing may come off any more.'
-      : `${neededMm.toFixed(2)} mm have to come off and ${leftMm.toFixed(2)} mm may${enough ? '' : ', so it cannot be machined'}.`,
+    leftMm,
+    neededMm,
+    enough,
+    because:
+      leftMm <= 0
+        ? 'It is at its least thickness: nothing may come off any more.'
+        : `{${neededMm.toFixed(2)} mm} have to come off and {${leftMm.toFixed(2)} mm} may${enough ? '' : ', so it cannot be machined'}.`,
   }
 }

@@ -1,5 +1,14 @@
+import { measured } from '../say/quantity'
+
 /** One measure of a part, old and new. */
-export interface MeasurePair { name: string, old: number, new: number, unit: string, /** May differ by this much. */ within: number, /** What a difference means. */ because: string }
+export interface MeasurePair {
+  name: string
+  old: number
+  new: number
+  unit: string
+  /** May differ by this much. */ within: number
+  /** What a difference means. */ because: string
+}
 
 export interface PartMatch {
   verdict: 'same' | 'differs' | 'wrong-kit'
@@ -14,10 +23,25 @@ export interface PartMatch {
  * @param pairs every measure taken of both; a pair with `within: 0` is a count
  */
 export function matchParts(pairs: MeasurePair[]): PartMatch {
-  const differs = pairs.map(pair => ({ ...pair, by: pair.new - pair.old }))
+  const differs = pairs
+    .map(pair => ({ ...pair, by: pair.new - pair.old }))
     .filter(pair => Math.abs(pair.by) > pair.within + 1e-9)
     .sort((a, b) => Math.abs(b.by) / (b.within || 0.01) - Math.abs(a.by) / (a.within || 0.01))
-  const verdict = differs.length === 0 ? 'same' : differs.length > 1 || differs.some(pair => pair.within === 0) ? 'wrong-kit' : 'differs'
-  const said = differs.map(pair => `${pair.name}: ${pair.new} ${pair.unit} against ${pair.old} ${pair.unit}. ${pair.because}`.replaceAll('  ', ' '))
-  return { verdict, differs, because: differs.length === 0 ? `${pairs.length === 1 ? 'The one measure agrees' : `All ${pairs.length} measures agree`}.` : said.join(' ') }
+  const verdict =
+    differs.length === 0
+      ? 'same'
+      : differs.length > 1 || differs.some(pair => pair.within === 0)
+        ? 'wrong-kit'
+        : 'differs'
+  const said = differs.map(
+    pair => `${pair.name}: ${measured(pair.new, pair.unit)} against ${measured(pair.old, pair.unit)}. ${pair.because}`,
+  )
+  return {
+    verdict,
+    differs,
+    because:
+      differs.length === 0
+        ? `${pairs.length === 1 ? 'The one measure agrees' : `All ${pairs.length} measures agree`}.`
+        : said.join(' '),
+  }
 }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 export interface ReleaseDemand {
   /** Force at the bearing to hold the clutch open, in N. */
@@ -15,13 +15,25 @@ export interface ReleaseDemand {
  *   rises above clamp load over ratio before it falls, 1 for not at all
  * @throws FieldError on the field at fault
  */
-export function releaseDemand({ clampN, fingerRatio, liftPerFaceMm, faces, peakShare = 1 }: { clampN: number, fingerRatio: number, liftPerFaceMm: number, faces: number, peakShare?: number }): ReleaseDemand {
+export function releaseDemand({
+  clampN,
+  fingerRatio,
+  liftPerFaceMm,
+  faces,
+  peakShare = 1,
+}: {
+  clampN: number
+  fingerRatio: number
+  liftPerFaceMm: number
+  faces: number
+  peakShare?: number
+}): ReleaseDemand {
   within('clampN', clampN, 1, 200_000, 'The clamp load in N')
   within('fingerRatio', fingerRatio, 1, 10, 'The finger ratio')
   within('liftPerFaceMm', liftPerFaceMm, 0.05, 5, 'The lift per face in mm')
   within('faces', faces, 1, 20, 'The number of faces')
   within('peakShare', peakShare, 0.5, 2, 'The peak')
-  const bearingN = clampN / fingerRatio * peakShare
+  const bearingN = (clampN / fingerRatio) * peakShare
   const bearingMm = liftPerFaceMm * faces * fingerRatio
-  return { bearingN, bearingMm, workJ: bearingN * bearingMm / 1000 }
+  return { bearingN, bearingMm, workJ: (bearingN * bearingMm) / 1000 }
 }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 import { frictionTorque } from './friction-torque'
 import type { FrictionClutch } from './friction-torque'
 
@@ -25,7 +25,10 @@ const HEAVY = 2.5
  * @param engine peak torque in N·m and the factor for towing or tuning, 1 for neither
  * @throws FieldError on the field at fault
  */
-export function torqueCapacity(clutch: Omit<FrictionClutch, 'model'>, engine: { torqueNm: number, factor: number }): TorqueCapacity {
+export function torqueCapacity(
+  clutch: Omit<FrictionClutch, 'model'>,
+  engine: { torqueNm: number; factor: number },
+): TorqueCapacity {
   within('torqueNm', engine.torqueNm, 1, 5000, 'The engine torque in N·m')
   within('factor', engine.factor, 0.5, 4, 'The factor')
   const wearNm = frictionTorque({ ...clutch, model: 'uniform-wear' })

@@ -1,4 +1,4 @@
-import { FieldError } from '../fasteners/field-error'
+import { FieldError } from '../base/field-error'
 
 /** What may be wrong with a clutch, and how often it is the one before anything is known. */
 export interface Cause {
@@ -21,7 +21,7 @@ export interface CauseTest {
   how?: string
   minutes: number
   hurts?: string
-  outcomes: { id: string, label: string }[]
+  outcomes: { id: string; label: string }[]
   /** Outcome by outcome, in their order, under causes not named; adds up to 1. */
   usual: number[]
   /** The same under a cause that is named. */
@@ -54,15 +54,22 @@ export function likelihood(test: CauseTest, outcomeIndex: number, causeId: strin
 /** @throws FieldError on the first table that is none: shares that do not add up, an outcome without one, an unknown cause */
 export function checkTables({ causes, tests }: CauseTables): void {
   const sum = (values: number[]) => values.reduce((total, value) => total + value, 0)
-  if (Math.abs(sum(causes.map(cause => cause.prior)) - 1) > SLACK) throw new FieldError('causes', 'How often each cause is the one adds up to 1.')
+  if (Math.abs(sum(causes.map(cause => cause.prior)) - 1) > SLACK)
+    throw new FieldError('causes', 'How often each cause is the one adds up to 1.')
   for (const [index, test] of tests.entries()) {
-    const rows: [string, number[]][] = [['usual', test.usual], ...Object.entries(test.given).map(([cause, row]): [string, number[]] => [`given.${cause}`, row])]
+    const rows: [string, number[]][] = [
+      ['usual', test.usual],
+      ...Object.entries(test.given).map(([cause, row]): [string, number[]] => [`given.${cause}`, row]),
+    ]
     for (const [at, row] of rows) {
-      if (row.length !== test.outcomes.length) throw new FieldError(`tests[${index}].${at}`, `One share for each of ${test.outcomes.length} outcomes.`)
-      if (row.some(share => !(share >= 0 && share <= 1)) || Math.abs(sum(row) - 1) > SLACK) throw new FieldError(`tests[${index}].${at}`, 'Shares from 0 to 1 that add up to 1.')
+      if (row.length !== test.outcomes.length)
+        throw new FieldError(`tests[${index}].${at}`, `One share for each of ${test.outcomes.length} outcomes.`)
+      if (row.some(share => !(share >= 0 && share <= 1)) || Math.abs(sum(row) - 1) > SLACK)
+        throw new FieldError(`tests[${index}].${at}`, 'Shares from 0 to 1 that add up to 1.')
     }
     const stranger = Object.keys(test.given).find(id => !causes.some(cause => cause.id === id))
-    if (stranger !== undefined) throw new FieldError(`tests[${index}].given.${stranger}`, `There is no cause "${stranger}".`)
+    if (stranger !== undefined)
+      throw new FieldError(`tests[${index}].given.${stranger}`, `There is no cause "${stranger}".`)
   }
 }
 
@@ -75,7 +82,11 @@ export function tablesFor(tables: CauseTables, has: (operationId: string) => boo
   const total = causes.reduce((sum, cause) => sum + cause.prior, 0)
   const left = new Set(causes.map(cause => cause.id))
   return {
-    ...tables, causes: causes.map(cause => ({ ...cause, prior: cause.prior / total })),
-    tests: tables.tests.map(test => ({ ...test, given: Object.fromEntries(Object.entries(test.given).filter(([cause]) => left.has(cause))) })),
+    ...tables,
+    causes: causes.map(cause => ({ ...cause, prior: cause.prior / total })),
+    tests: tables.tests.map(test => ({
+      ...test,
+      given: Object.fromEntries(Object.entries(test.given).filter(([cause]) => left.has(cause))),
+    })),
   }
 }

@@ -44,7 +44,8 @@ export function compareWays(ways: Way[], slackMinutes: number | null): WaysCompa
   // A way that more likely than not brings the car back is no way to keep a promise.
   const sound = open.filter(way => way.chance < TOO_LIKELY)
   const inTime = sound.filter(way => (way.lateMinutes ?? 0) === 0)
-  const cheapest = (list: WeighedWay[]) => list.length === 0 ? null : list.reduce((best, way) => way.expected < best.expected ? way : best)
+  const cheapest = (list: WeighedWay[]) =>
+    list.length === 0 ? null : list.reduce((best, way) => (way.expected < best.expected ? way : best))
   const advised = cheapest(inTime) ?? cheapest(sound) ?? cheapest(open)
   const overall = cheapest(sound)
   const because = !advised

@@ -1,4 +1,4 @@
-import type { Mating, MatingSign } from '../packs/sheet-types'
+import type { Mating, MatingSign } from '../pack/sheets'
 
 /** How the gap lies: even all round, or open to one side. */
 export type GapPattern = 'even' | 'tilted' | 'unknown'
@@ -18,14 +18,24 @@ export interface MatingCauseRank {
  * A small Bayesian model whose weights are data; signs are taken as independent.
  * @param holds whether a sign is seen in this job
  */
-export function matingCauses(mating: Mating, pattern: GapPattern, holds: (sign: MatingSign) => boolean): MatingCauseRank[] {
-  const weighed = mating.causes.map((cause) => {
+export function matingCauses(
+  mating: Mating,
+  pattern: GapPattern,
+  holds: (sign: MatingSign) => boolean,
+): MatingCauseRank[] {
+  const weighed = mating.causes.map(cause => {
     const signs = cause.signs.filter(holds)
     const shape = pattern === 'unknown' ? 1 : cause[pattern]
     return { cause, signs, weight: signs.reduce((product, sign) => product * sign.factor, cause.prior * shape) }
   })
   const total = weighed.reduce((sum, entry) => sum + entry.weight, 0)
   return weighed
-    .map(({ cause, signs, weight }) => ({ id: cause.id, title: cause.title, probability: total > 0 ? weight / total : 0, because: signs.map(sign => sign.because), todo: cause.todo }))
+    .map(({ cause, signs, weight }) => ({
+      id: cause.id,
+      title: cause.title,
+      probability: total > 0 ? weight / total : 0,
+      because: signs.map(sign => sign.because),
+      todo: cause.todo,
+    }))
     .sort((a, b) => b.probability - a.probability)
 }

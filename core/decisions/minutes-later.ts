@@ -1,5 +1,6 @@
 import { stepsAgain } from './steps-again'
-import type { Operation, Procedure } from '../packs/types'
+import type { Operation } from '../pack/operations'
+import type { Procedure } from '../pack/pack'
 import { planInOrder } from '../sequence/plan-in-order'
 
 export interface ComingBack {
@@ -18,9 +19,18 @@ export interface ComingBack {
 export function minutesLater(procedure: Procedure, targets: string[]): ComingBack | null {
   const again = stepsAgain(procedure, targets)
   if (again.size === 0) return null
-  const operations = procedure.operations.filter(operation => again.has(operation.id)).map(operation => ({ ...operation, parts: {} }))
-  const links = procedure.links.filter(link => again.has(link.before) && again.has(link.after)).map(({ atOnce: _atOnce, ...link }) => link)
+  const operations = procedure.operations
+    .filter(operation => again.has(operation.id))
+    .map(operation => ({ ...operation, parts: {} }))
+  const links = procedure.links
+    .filter(link => again.has(link.before) && again.has(link.after))
+    .map(({ atOnce: _atOnce, ...link }) => link)
   const alone = { ...procedure, operations, links }
-  const plan = planInOrder(alone, { helper: procedure.hands === 2 }, operations.map(operation => operation.id), { lowerBoundMinutes: 0, proven: false })
+  const plan = planInOrder(
+    alone,
+    { helper: procedure.hands === 2 },
+    operations.map(operation => operation.id),
+    { lowerBoundMinutes: 0, proven: false },
+  )
   return { operations, minutes: plan.totals.minutes }
 }

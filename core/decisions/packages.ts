@@ -25,11 +25,23 @@ export function renewPackages(lines: RenewLine[], labourPerHour: number): RenewP
   const offer = (id: RenewPackage['id'], chosen: RenewLine[]): RenewPackage => {
     const partCost = chosen.reduce((sum, line) => sum + line.partCost, 0)
     const minutes = chosen.reduce((sum, line) => sum + line.minutesNow, 0)
-    return { id, parts: chosen.map(line => line.id), partCost, minutes, total: partCost + minutes / 60 * labourPerHour }
+    return {
+      id,
+      parts: chosen.map(line => line.id),
+      partCost,
+      minutes,
+      total: partCost + (minutes / 60) * labourPerHour,
+    }
   }
   return [
-    offer('must', lines.filter(line => line.must)),
-    offer('sensible', lines.filter(line => line.must || line.advice === 'renew')),
+    offer(
+      'must',
+      lines.filter(line => line.must),
+    ),
+    offer(
+      'sensible',
+      lines.filter(line => line.must || line.advice === 'renew'),
+    ),
     offer('everything', lines),
   ]
 }

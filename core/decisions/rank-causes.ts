@@ -1,4 +1,4 @@
-import { FieldError } from '../fasteners/field-error'
+import { FieldError } from '../base/field-error'
 import { likelihood } from './cause-tables'
 import type { CauseTables, Findings } from './cause-tables'
 
@@ -22,13 +22,20 @@ export function rankCauses(findings: Findings, tables: CauseTables): CauseRank[]
     if (outcome < 0) throw new FieldError(testId, `One of: ${test.outcomes.map(entry => entry.id).join(', ')}.`)
     return { test, outcome }
   })
-  const weights = tables.causes.map(cause => seen.reduce((product, { test, outcome }) => product * likelihood(test, outcome, cause.id), cause.prior))
+  const weights = tables.causes.map(cause =>
+    seen.reduce((product, { test, outcome }) => product * likelihood(test, outcome, cause.id), cause.prior),
+  )
   const total = weights.reduce((sum, weight) => sum + weight, 0)
   if (!(total > 0)) throw new FieldError('findings', 'No cause in the tables explains all of this at once.')
-  return tables.causes.map((cause, index) => ({ cause: cause.id, probability: weights[index]! / total })).sort((a, b) => b.probability - a.probability)
+  return tables.causes
+    .map((cause, index) => ({ cause: cause.id, probability: weights[index]! / total }))
+    .sort((a, b) => b.probability - a.probability)
 }
 
 /** How likely the box has to come out: the sum over causes that want it. */
 export function boxOutShare(ranks: CauseRank[], tables: CauseTables): number {
-  return ranks.reduce((sum, rank) => sum + (tables.causes.find(cause => cause.id === rank.cause)!.boxOut ? rank.probability : 0), 0)
+  return ranks.reduce(
+    (sum, rank) => sum + (tables.causes.find(cause => cause.id === rank.cause)!.boxOut ? rank.probability : 0),
+    0,
+  )
 }

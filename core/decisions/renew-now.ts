@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 export interface RenewQuestion {
   /** Price of the part, in the garage's money. */
@@ -27,19 +27,27 @@ export interface RenewAnswer {
  * Both are costs on top of a job that is being done anyway.
  * @throws FieldError on a cost below zero, or a chance that is none
  */
-export function renewNow({ partCost, minutesNow, minutesLater, labourPerHour, chance, comebackCost = 0 }: RenewQuestion): RenewAnswer {
+export function renewNow({
+  partCost,
+  minutesNow,
+  minutesLater,
+  labourPerHour,
+  chance,
+  comebackCost = 0,
+}: RenewQuestion): RenewAnswer {
   within('partCost', partCost, 0, 1e7, 'The price of the part')
   within('minutesNow', minutesNow, 0, 1e5, 'Minutes now')
   within('minutesLater', minutesLater, 0, 1e5, 'Minutes later')
   within('labourPerHour', labourPerHour, 0, 1e5, 'The labour rate')
   within('chance', chance, 0, 1, 'The chance')
   within('comebackCost', comebackCost, 0, 1e7, 'The cost of a comeback')
-  const expectedNow = partCost + minutesNow / 60 * labourPerHour
-  const comingBack = partCost + minutesLater / 60 * labourPerHour + comebackCost
+  const expectedNow = partCost + (minutesNow / 60) * labourPerHour
+  const comingBack = partCost + (minutesLater / 60) * labourPerHour + comebackCost
   const expectedLater = chance * comingBack
   return {
     breakEvenChance: comingBack > 0 ? expectedNow / comingBack : Infinity,
-    expectedNow, expectedLater,
+    expectedNow,
+    expectedLater,
     advice: expectedNow <= expectedLater ? 'renew' : 'leave',
   }
 }

@@ -1,4 +1,6 @@
-import type { LinkKind, Operation, Procedure } from '../packs/types'
+import type { LinkKind } from '../pack/kinds'
+import type { Operation } from '../pack/operations'
+import type { Procedure } from '../pack/pack'
 
 /** Reasons that hold again whenever the part is to be reached; cleanliness and habit do not open anything. */
 const opening = new Set<LinkKind>(['physical', 'access', 'reaction', 'safety'])
@@ -27,7 +29,8 @@ export function stepsAgain(procedure: Procedure, targets: string[]): Set<string>
     closeUp(procedure, again)
     grew = again.size > before
   }
-  for (const operation of procedure.operations) if (operation.phase === 'prove' || operation.phase === 'make-safe') again.add(operation.id)
+  for (const operation of procedure.operations)
+    if (operation.phase === 'prove' || operation.phase === 'make-safe') again.add(operation.id)
   closeUp(procedure, again)
   return again
 }
@@ -44,9 +47,13 @@ function closeUp(procedure: Procedure, again: Set<string>): void {
     if (again.has(operation.id)) continue
     const within = procedure.operations.filter(other => again.has(other.id))
     const putsBack = Object.keys(operation.putsBack).some(item => within.some(other => item in other.takesOff))
-    const tookOff = Object.keys(operation.takesOff).some(item => within.some(other => item in other.putsBack) && !within.some(other => item in other.takesOff))
+    const tookOff = Object.keys(operation.takesOff).some(
+      item => within.some(other => item in other.putsBack) && !within.some(other => item in other.takesOff),
+    )
     const undoes = operation.undoes !== undefined && again.has(operation.undoes)
-    const gives = operation.gives.some(fact => within.some(other => other.needs.includes(fact)) && !within.some(other => other.gives.includes(fact)))
+    const gives = operation.gives.some(
+      fact => within.some(other => other.needs.includes(fact)) && !within.some(other => other.gives.includes(fact)),
+    )
     if (putsBack || tookOff || undoes || gives) again.add(operation.id)
   }
 }

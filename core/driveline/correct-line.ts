@@ -16,12 +16,21 @@ const MOST_DEG = 6
  * Found by golden-section search over what a mount allows.
  * @param members box first, axle last, each with its length in mm for those that move
  */
-export function correctLine(members: LineMember[], geometry: { mountBehindMm: number, tailBehindMm: number, shaftLengthMm: number }): LineCorrection {
+export function correctLine(
+  members: LineMember[],
+  geometry: { mountBehindMm: number; tailBehindMm: number; shaftLengthMm: number },
+): LineCorrection {
   const turned = (turnDeg: number) => {
-    const drop = -geometry.tailBehindMm * Math.tan(turnDeg * Math.PI / 180)
-    return shaftLine(members.map((member, index) => index === 0
-      ? { ...member, pitchDeg: member.pitchDeg - turnDeg }
-      : index === 1 && members.length > 2 ? { ...member, pitchDeg: member.pitchDeg - Math.atan2(drop, geometry.shaftLengthMm) * 180 / Math.PI } : member))
+    const drop = -geometry.tailBehindMm * Math.tan((turnDeg * Math.PI) / 180)
+    return shaftLine(
+      members.map((member, index) =>
+        index === 0
+          ? { ...member, pitchDeg: member.pitchDeg - turnDeg }
+          : index === 1 && members.length > 2
+            ? { ...member, pitchDeg: member.pitchDeg - (Math.atan2(drop, geometry.shaftLengthMm) * 180) / Math.PI }
+            : member,
+      ),
+    )
   }
   const golden = (Math.sqrt(5) - 1) / 2
   let [low, high] = [-MOST_DEG, MOST_DEG]

@@ -30,16 +30,21 @@ describe('shaft line', () => {
     expect(crossed.residualDeg).toBeCloseTo(Math.sqrt(2) * 3, 6)
   })
   it('does not cancel where one joint bends in side view and the other in plan', () => {
-    expect(shaftLine([member('box', 3, 0), member('shaft', 0, 0), member('axle', 0, 3)]).residualDeg).toBeCloseTo(Math.sqrt(2) * 3, 1)
+    expect(shaftLine([member('box', 3, 0), member('shaft', 0, 0), member('axle', 0, 3)]).residualDeg).toBeCloseTo(
+      Math.sqrt(2) * 3,
+      1,
+    )
   })
   it('follows two-piece shafts', () => {
-    expect(shaftLine([member('box', 2), member('front', 2.3), member('rear', 5.3), member('axle', 2.3)]).joints).toHaveLength(3)
+    expect(
+      shaftLine([member('box', 2), member('front', 2.3), member('rear', 5.3), member('axle', 2.3)]).joints,
+    ).toHaveLength(3)
     expect(() => shaftLine([member('box', 2)])).toThrow('members')
   })
   it('shakes by what is left over, with the square of the speed', () => {
     const line = shaftLine([member('box', 2), member('shaft', 6), member('axle', 4)])
     const swing = (line.ripplePercent[1] - line.ripplePercent[0]) / 2 / 100 / 2
-    expect(line.swingDeg * Math.PI / 180).toBeCloseTo(swing, 5)
+    expect((line.swingDeg * Math.PI) / 180).toBeCloseTo(swing, 5)
     expect(rippleAcceleration(line.swingDeg, 3000) / rippleAcceleration(line.swingDeg, 1500)).toBeCloseTo(4, 9)
   })
   it('turns with the road: the shaft by the ratio, the wheel by its circumference', () => {
@@ -48,13 +53,17 @@ describe('shaft line', () => {
     expect(() => shaftSpeed(60, 0, 2000)).toThrow('axleRatio')
   })
   it('finds the shim that leaves least', () => {
-    const found = correctLine([member('box', 4), member('shaft', 6), member('axle', 2)], { mountBehindMm: 800, tailBehindMm: 900, shaftLengthMm: 1400 })
+    const found = correctLine([member('box', 4), member('shaft', 6), member('axle', 2)], {
+      mountBehindMm: 800,
+      tailBehindMm: 900,
+      shaftLengthMm: 1400,
+    })
     expect(found.after.residualDeg).toBeLessThan(0.1)
     expect(found.turnDeg).toBeGreaterThan(0)
     expect(found.shimMm).toBeCloseTo(mountShim(found.turnDeg, 800), 9)
   })
   it('swings once, twice a turn', () => {
     expect(speedRipple(10, 0)).toBeCloseTo(speedRipple(10, 180), 12)
-    expect(speedRipple(10, 90)).toBeCloseTo(Math.cos(10 * Math.PI / 180), 12)
+    expect(speedRipple(10, 90)).toBeCloseTo(Math.cos((10 * Math.PI) / 180), 12)
   })
 })

@@ -1,7 +1,10 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 /** The direction of a shaft: how far it falls to the rear (pitch) and turns to the right (yaw), in degrees. */
-export interface ShaftDirection { pitchDeg: number, yawDeg: number }
+export interface ShaftDirection {
+  pitchDeg: number
+  yawDeg: number
+}
 
 const rad = Math.PI / 180
 
@@ -19,6 +22,10 @@ export function shaftVector({ pitchDeg, yawDeg }: ShaftDirection): [x: number, y
  */
 export function jointAngle(a: ShaftDirection, b: ShaftDirection): number {
   const [one, other] = [shaftVector(a), shaftVector(b)]
-  const cross = [one[1] * other[2] - one[2] * other[1], one[2] * other[0] - one[0] * other[2], one[0] * other[1] - one[1] * other[0]]
+  const cross = [
+    one[1] * other[2] - one[2] * other[1],
+    one[2] * other[0] - one[0] * other[2],
+    one[0] * other[1] - one[1] * other[0],
+  ]
   return Math.atan2(Math.hypot(...cross), one[0] * other[0] + one[1] * other[1] + one[2] * other[2]) / rad
 }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 /**
  * Thickness of shim under the rear mount that turns the box by an angle, in mm: positive lifts the tail.
@@ -8,5 +8,5 @@ import { within } from '../fasteners/field-error'
 export function mountShim(turnDeg: number, mountBehindMm: number): number {
   within('turnDeg', turnDeg, -10, 10, 'The turn in degrees')
   within('mountBehindMm', mountBehindMm, 100, 4000, 'The distance to the mount in mm')
-  return mountBehindMm * Math.tan(turnDeg * Math.PI / 180)
+  return mountBehindMm * Math.tan((turnDeg * Math.PI) / 180)
 }

@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 
 /** How the car was driven when something was heard or felt. */
 export interface NoiseDrive {
@@ -6,7 +6,7 @@ export interface NoiseDrive {
   /** Of the gear it was in, of the final drive, and the tire. */
   gearRatio: number
   finalRatio: number
-  tire: { widthMm: number, aspect: number, rimIn: number }
+  tire: { widthMm: number; aspect: number; rimIn: number }
   cylinders: number
   /** Whether a shaft between box and axle turns at the speed of the box's output, with joints of its own. */
   propshaft: boolean
@@ -33,7 +33,7 @@ export function rollingMm({ widthMm, aspect, rimIn }: NoiseDrive['tire']): numbe
   within('tire.widthMm', widthMm, 100, 400, 'The width of the {tire} in mm')
   within('tire.aspect', aspect, 25, 95, 'The height of its wall in hundredths of the width')
   within('tire.rimIn', rimIn, 10, 24, 'The rim in inches')
-  return Math.PI * (rimIn * 25.4 + 2 * widthMm * aspect / 100) * ROLLS
+  return Math.PI * (rimIn * 25.4 + (2 * widthMm * aspect) / 100) * ROLLS
 }
 
 /**
@@ -41,21 +41,58 @@ export function rollingMm({ widthMm, aspect, rimIn }: NoiseDrive['tire']): numbe
  * order, nearest to what was heard first. An order is a multiple of a part's own turns.
  * @throws FieldError on the field at fault
  */
-export function noiseOrders({ speedKmh, gearRatio, finalRatio, tire, cylinders, propshaft, heardHz }: NoiseDrive): NoiseOrder[] {
+export function noiseOrders({
+  speedKmh,
+  gearRatio,
+  finalRatio,
+  tire,
+  cylinders,
+  propshaft,
+  heardHz,
+}: NoiseDrive): NoiseOrder[] {
   within('speedKmh', speedKmh, 1, 300, 'The speed in km/h')
   within('gearRatio', gearRatio, 0.3, 8, 'The ratio of the gear')
   within('finalRatio', finalRatio, 1.5, 8, 'The final ratio')
   within('cylinders', cylinders, 1, 16, 'The cylinders')
   if (heardHz !== undefined && !(heardHz > 0)) throw new FieldError('heardHz', 'What was heard is above zero.')
-  const wheel = speedKmh * KMH * 1000 / rollingMm(tire)
+  const wheel = (speedKmh * KMH * 1000) / rollingMm(tire)
   const output = wheel * finalRatio
   const engine = output * gearRatio
   const rows: [NoiseOrder['part'], number, number, string][] = [
-    ['wheel', wheel, 1, 'a wheel out of balance or round, a bent rim'], ['wheel', wheel, 2, 'a {tire} with two high places, an axle shaft joint'], ['wheel', wheel, 4, 'a {tire} worn in steps'],
-    ...(propshaft ? [['propshaft', output, 1, 'a shaft out of balance or bent, its flange off the middle'], ['propshaft', output, 2, 'its joints: angles that do not cancel, yokes out of phase'], ['propshaft', output, 4, 'a joint that binds']] as [NoiseOrder['part'], number, number, string][] : []),
-    ['engine', engine, 1, 'clutch or flywheel out of balance, not square on its dowels'], ['engine', engine, 2, cylinders === 4 ? 'the firing of four cylinders, a mount that passes it on' : 'masses of the engine'], ['engine', engine, 4, 'second harmonic, a bracket that sings'],
-    ...(cylinders / 2 === 2 || cylinders / 2 === 4 ? [] : [['engine', engine, cylinders / 2, `the firing of ${cylinders} cylinders, a mount that passes it on`]] as [NoiseOrder['part'], number, number, string][]),
+    ['wheel', wheel, 1, 'a wheel out of balance or round, a bent rim'],
+    ['wheel', wheel, 2, 'a {tire} with two high places, an axle shaft joint'],
+    ['wheel', wheel, 4, 'a {tire} worn in steps'],
+    ...(propshaft
+      ? ([
+          ['propshaft', output, 1, 'a shaft out of balance or bent, its flange off the middle'],
+          ['propshaft', output, 2, 'its joints: angles that do not cancel, yokes out of phase'],
+          ['propshaft', output, 4, 'a joint that binds'],
+        ] as [NoiseOrder['part'], number, number, string][])
+      : []),
+    ['engine', engine, 1, 'clutch or flywheel out of balance, not square on its dowels'],
+    [
+      'engine',
+      engine,
+      2,
+      cylinders === 4 ? 'the firing of four cylinders, a mount that passes it on' : 'masses of the engine',
+    ],
+    ['engine', engine, 4, 'second harmonic, a bracket that sings'],
+    ...(cylinders / 2 === 2 || cylinders / 2 === 4
+      ? []
+      : ([['engine', engine, cylinders / 2, `the firing of ${cylinders} cylinders, a mount that passes it on`]] as [
+          NoiseOrder['part'],
+          number,
+          number,
+          string,
+        ][])),
   ]
-  return rows.map(([part, turns, order, from]) => ({ part, order, hz: turns * order, from, off: heardHz === undefined ? null : Math.abs(turns * order - heardHz) / heardHz }))
-    .sort((a, b) => a.off === null ? a.hz - b.hz : a.off - b.off!)
+  return rows
+    .map(([part, turns, order, from]) => ({
+      part,
+      order,
+      hz: turns * order,
+      from,
+      off: heardHz === undefined ? null : Math.abs(turns * order - heardHz) / heardHz,
+    }))
+    .sort((a, b) => (a.off === null ? a.hz - b.hz : a.off - b.off!))
 }

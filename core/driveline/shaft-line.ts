@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 import { jointAngle, shaftVector } from './joint-angle'
 import type { ShaftDirection } from './joint-angle'
 import { speedRipple } from './speed-ripple'
@@ -24,7 +24,7 @@ export interface ShaftLine {
   /** Whether the joints cancel each other. */
   cancels: boolean
   /** Speed of the axle over that of the box through one turn, every 5 degrees. */
-  ripple: { shaftAngleDeg: number, ratio: number }[]
+  ripple: { shaftAngleDeg: number; ratio: number }[]
   /** Highest and lowest of it, less one, in 100. */
   ripplePercent: [low: number, high: number]
   /** Swing of the axle's angle to either side, in degrees, twice a turn. */
@@ -49,32 +49,42 @@ const rad = Math.PI / 180
  */
 export function shaftLine(members: LineMember[]): ShaftLine {
   if (members.length < 2) throw new FieldError('members', 'A line has two members at least.')
-  const joints = members.slice(1).map((member, index): LineJoint => ({ front: members[index]!.id, rear: member.id, angleDeg: jointAngle(members[index]!, member) }))
+  const joints = members.slice(1).map((member, index): LineJoint => ({
+    front: members[index]!.id,
+    rear: member.id,
+    angleDeg: jointAngle(members[index]!, member),
+  }))
   const chain = joints.map((joint, index) => ({ angleDeg: joint.angleDeg, offsetDeg: yokeOffsetDeg(members, index) }))
-  const ripple = Array.from({ length: 360 / STEP_DEG + 1 }, (_, step) => ({ shaftAngleDeg: step * STEP_DEG, ratio: ratioThrough(chain, step * STEP_DEG) }))
+  const ripple = Array.from({ length: 360 / STEP_DEG + 1 }, (_, step) => ({
+    shaftAngleDeg: step * STEP_DEG,
+    ratio: ratioThrough(chain, step * STEP_DEG),
+  }))
   const ratios = ripple.map(point => point.ratio)
   const residual = residualDeg(chain)
   const wrong = joints.find(joint => joint.angleDeg > MOST_DEG)
   const idle = joints.find(joint => joint.angleDeg < LEAST_DEG)
   const cancels = residual < FELT_DEG
   return {
-    joints, residualDeg: residual, cancels, ripple,
+    joints,
+    residualDeg: residual,
+    cancels,
+    ripple,
     ripplePercent: [(Math.min(...ratios) - 1) * 100, (Math.max(...ratios) - 1) * 100],
-    swingDeg: Math.tan(residual * rad / 2) ** 2 / rad,
+    swingDeg: Math.tan((residual * rad) / 2) ** 2 / rad,
     because: wrong
       ? `The joint between ${wrong.front} and ${wrong.rear} works at ${wrong.angleDeg.toFixed(1)}°: it runs hot and shakes whatever the others do.`
       : !cancels
-          ? `The joints do not cancel: together they shake like one at ${residual.toFixed(1)}°.`
-          : idle
-            ? `They cancel. The joint between ${idle.front} and ${idle.rear} hardly works, at ${idle.angleDeg.toFixed(1)}°; a little angle keeps its needles turning.`
-            : `They cancel to ${residual.toFixed(1)}°.`,
+        ? `The joints do not cancel: together they shake like one at ${residual.toFixed(1)}°.`
+        : idle
+          ? `They cancel. The joint between ${idle.front} and ${idle.rear} hardly works, at ${idle.angleDeg.toFixed(1)}°; a little angle keeps its needles turning.`
+          : `They cancel to ${residual.toFixed(1)}°.`,
   }
 }
 
 /** Angular acceleration of a swing twice a turn at a road speed, in rad/s²: what is felt grows with the square of the speed. */
 export function rippleAcceleration(swingDeg: number, shaftPerMinute: number): number {
   within('shaftPerMinute', shaftPerMinute, 0, 20_000, 'The speed of the shaft per minute')
-  const speed = shaftPerMinute * 2 * Math.PI / 60
+  const speed = (shaftPerMinute * 2 * Math.PI) / 60
   return swingDeg * rad * (2 * speed) ** 2
 }
 
@@ -91,7 +101,10 @@ function bendPlaneDeg(front: ShaftDirection, rear: ShaftDirection): number {
   return Math.atan2(b[2] - a[2], b[1] - a[1]) / rad
 }
 
-interface ChainJoint { angleDeg: number, offsetDeg: number }
+interface ChainJoint {
+  angleDeg: number
+  offsetDeg: number
+}
 
 /** The rear yoke of one joint and the front yoke of the next stand a quarter turn apart on a shaft whose yokes are in line. */
 const QUARTER = 90
@@ -116,9 +129,12 @@ function lagDeg(jointAngleDeg: number, atDeg: number): number {
 
 /** √|Σ β² e^{2iφ}|: each joint's ripple is a pointer that turns twice, a quarter turn on being opposed. */
 function residualDeg(chain: ChainJoint[]): number {
-  const [re, im] = chain.reduce(([sumRe, sumIm], joint, index) => {
-    const phase = 2 * (joint.offsetDeg + index * QUARTER) * rad
-    return [sumRe + joint.angleDeg ** 2 * Math.cos(phase), sumIm + joint.angleDeg ** 2 * Math.sin(phase)]
-  }, [0, 0] as [number, number])
+  const [re, im] = chain.reduce(
+    ([sumRe, sumIm], joint, index) => {
+      const phase = 2 * (joint.offsetDeg + index * QUARTER) * rad
+      return [sumRe + joint.angleDeg ** 2 * Math.cos(phase), sumIm + joint.angleDeg ** 2 * Math.sin(phase)]
+    },
+    [0, 0] as [number, number],
+  )
   return Math.sqrt(Math.hypot(re, im))
 }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 /**
  * How fast the shaft turns at a road speed, in turns a minute: v / U × i.
@@ -11,5 +11,5 @@ export function shaftSpeed(roadKmH: number, axleRatio: number, rollingMm: number
   within('roadKmH', roadKmH, 0, 400, 'The road speed in km an hour')
   within('axleRatio', axleRatio, 1, 12, 'The ratio of the axle')
   within('rollingMm', rollingMm, 800, 6000, 'The rolling circumference in mm')
-  return roadKmH * 1e6 / 60 / rollingMm * axleRatio
+  return ((roadKmH * 1e6) / 60 / rollingMm) * axleRatio
 }

@@ -1,20 +1,21 @@
-import type { BoltMap, FastenerGroup, Outline, Procedure } from '../packs/types'
-import { FieldError, within } from './field-error'
+import type { BoltMap, FastenerGroup, Outline } from '../pack/fasteners'
+import type { Procedure } from '../pack/pack'
+import { FieldError, within } from '../base/field-error'
 
 export const boltConditions = ['good', 'corroded', 'stretched', 'rounded', 'sheared', 'stripped'] as const
 /** What a bolt was like as it came out. */
-export type BoltCondition = typeof boltConditions[number]
+export type BoltCondition = (typeof boltConditions)[number]
 
 export const headKinds = ['hex', 'e-hexalobular', 't-hexalobular', '12-point', 'triple-square', 'hex-key'] as const
 /** Head and drive: hexagon, hexalobular outside (E) or inside (T), 12-point, triple-square, hex key. */
-export type HeadKind = typeof headKinds[number]
+export type HeadKind = (typeof headKinds)[number]
 
 export const boltStands = ['untouched', 'out', 'started', 'snug', 'figure', 'feel'] as const
 /**
  * How a bolt stands: as it was when the car came, out, started by hand or cracked, snug and nothing more,
  * at its figure, or tight by feel where no figure is named.
  */
-export type BoltStand = typeof boltStands[number]
+export type BoltStand = (typeof boltStands)[number]
 
 /** What is known of a bolt. Everything may be missing. */
 export interface BoltDetails {
@@ -59,12 +60,24 @@ export interface BoltBoard {
 /** The board of a group as its layout draws it; bolts on a plain circle where the layout has no map. */
 export function typicalBoard(group: FastenerGroup, procedure: Pick<Procedure, 'outlines' | 'operations'>): BoltBoard {
   const map = group.board ?? plainRing(group.count)
-  const outline = procedure.outlines.some(entry => entry.id === map.outline) ? map.outline : procedure.outlines[0]?.id ?? ''
+  const outline = procedure.outlines.some(entry => entry.id === map.outline)
+    ? map.outline
+    : (procedure.outlines[0]?.id ?? '')
   return {
-    group: group.id, outline,
+    group: group.id,
+    outline,
     bolts: map.places.map(({ id, x, y, offWith, from, holds }) => ({
-      id, xMm: x, yMm: y, offWith: offWith !== undefined && procedure.operations.some(operation => operation.id === offWith) ? offWith : null,
-      ...(from ? { from } : {}), ...(holds ? { holds } : {}), stand: 'untouched', entry: null, condition: null, suspect: false,
+      id,
+      xMm: x,
+      yMm: y,
+      offWith:
+        offWith !== undefined && procedure.operations.some(operation => operation.id === offWith) ? offWith : null,
+      ...(from ? { from } : {}),
+      ...(holds ? { holds } : {}),
+      stand: 'untouched',
+      entry: null,
+      condition: null,
+      suspect: false,
     })),
   }
 }
@@ -72,13 +85,16 @@ export function typicalBoard(group: FastenerGroup, procedure: Pick<Procedure, 'o
 const PLAIN_RADIUS_MM = 90
 
 function plainRing(count: number): BoltMap {
-  return { outline: 'plain-ring', places: ringPlaces(count, PLAIN_RADIUS_MM).map((place, index) => ({ id: `r${index + 1}`, ...place })) }
+  return {
+    outline: 'plain-ring',
+    places: ringPlaces(count, PLAIN_RADIUS_MM).map((place, index) => ({ id: `r${index + 1}`, ...place })),
+  }
 }
 
 /** Places evenly on a circle, the first at the top, clockwise. In mm. */
-export function ringPlaces(count: number, radiusMm: number): { x: number, y: number }[] {
+export function ringPlaces(count: number, radiusMm: number): { x: number; y: number }[] {
   return Array.from({ length: count }, (_, index) => {
-    const angle = 2 * Math.PI * index / count
+    const angle = (2 * Math.PI * index) / count
     return { x: Math.round(radiusMm * Math.sin(angle) * 10) / 10, y: Math.round(radiusMm * Math.cos(angle) * 10) / 10 }
   })
 }
@@ -102,13 +118,15 @@ export const BOARD_REACH_MM = 600
 export function checkPlace(board: BoltBoard, boltId: string, xMm: number, yMm: number): void {
   within('xMm', xMm, -BOARD_REACH_MM, BOARD_REACH_MM, 'A place in mm')
   within('yMm', yMm, -BOARD_REACH_MM, BOARD_REACH_MM, 'A place in mm')
-  if (board.bolts.some(bolt => bolt.id !== boltId && Math.hypot(bolt.xMm - xMm, bolt.yMm - yMm) < 2)) throw new FieldError('xMm', 'Another bolt stands there.')
+  if (board.bolts.some(bolt => bolt.id !== boltId && Math.hypot(bolt.xMm - xMm, bolt.yMm - yMm) < 2))
+    throw new FieldError('xMm', 'Another bolt stands there.')
 }
 
 export const isOut = (bolt: Pick<BoardBolt, 'stand'>): boolean => bolt.stand === 'out'
 
 /** A bolt whose head has gone holds nothing, in or out. */
-export const holdsPart = (bolt: Pick<BoardBolt, 'stand' | 'condition'>): boolean => !isOut(bolt) && bolt.condition !== 'sheared'
+export const holdsPart = (bolt: Pick<BoardBolt, 'stand' | 'condition'>): boolean =>
+  !isOut(bolt) && bolt.condition !== 'sheared'
 
 /** What the board counts. */
 export interface BoardCount {
@@ -122,7 +140,12 @@ export interface BoardCount {
 /** Whether one is left that holds, and which. A sheared stub holds nothing. */
 export function countBoard(board: BoltBoard): BoardCount {
   const still = board.bolts.filter(holdsPart)
-  return { bolts: board.bolts.length, in: still, out: board.bolts.length - still.length, notAsked: board.bolts.filter(bolt => isOut(bolt) && bolt.condition === null) }
+  return {
+    bolts: board.bolts.length,
+    in: still,
+    out: board.bolts.length - still.length,
+    notAsked: board.bolts.filter(bolt => isOut(bolt) && bolt.condition === null),
+  }
 }
 
 /** A bolt in words: its number on the board and its hour. */
@@ -147,7 +170,12 @@ function smoothed(points: [number, number][]): [number, number][] {
     const [a, b, c, d] = [at(index - 1), at(index), at(index + 1), at(index + 2)]
     return Array.from({ length: PIECES }, (_unused, piece): [number, number] => {
       const t = piece / PIECES
-      const along = (axis: 0 | 1) => 0.5 * (2 * b[axis] + (c[axis] - a[axis]) * t + (2 * a[axis] - 5 * b[axis] + 4 * c[axis] - d[axis]) * t ** 2 + (3 * b[axis] - a[axis] - 3 * c[axis] + d[axis]) * t ** 3)
+      const along = (axis: 0 | 1) =>
+        0.5 *
+        (2 * b[axis] +
+          (c[axis] - a[axis]) * t +
+          (2 * a[axis] - 5 * b[axis] + 4 * c[axis] - d[axis]) * t ** 2 +
+          (3 * b[axis] - a[axis] - 3 * c[axis] + d[axis]) * t ** 3)
       return [along(0), along(1)]
     })
   })

@@ -10,7 +10,7 @@ const CAUTIOUS = { low: 0.5, high: 0.75 }
 export interface Ceiling {
   /** The torque that the fastener stands even on an easy thread, in N·m. No specification. */
   ceilingNm: number
-  cautiousNm: { low: number, high: number }
+  cautiousNm: { low: number; high: number }
   limitedBy: 'bolt' | 'thread'
 }
 
@@ -23,13 +23,15 @@ export function ceilingOf(joint: Joint): Ceiling {
   const thread = asThread(joint.thread)
   const friction = {
     ...frictionOf(joint.condition ?? 'dry').low,
-    headContactDiameterMm: joint.headContactDiameterMm, holeDiameterMm: joint.holeDiameterMm,
+    headContactDiameterMm: joint.headContactDiameterMm,
+    holeDiameterMm: joint.holeDiameterMm,
   }
   const bolt = tighten({ ...friction, thread, propertyClass: joint.propertyClass, utilisation: 1 })
-  const stripN = joint.material !== undefined && joint.engagementMm !== undefined
-    ? strippingLoadN({ thread, material: joint.material, engagementMm: joint.engagementMm })
-    : Infinity
+  const stripN =
+    joint.material !== undefined && joint.engagementMm !== undefined
+      ? strippingLoadN({ thread, material: joint.material, engagementMm: joint.engagementMm })
+      : Infinity
   const limitedBy = stripN < bolt.preloadN ? 'thread' : 'bolt'
-  const ceilingNm = limitedBy === 'thread' ? stripN * torqueArmMm(thread, friction) / 1000 : bolt.torqueNm
+  const ceilingNm = limitedBy === 'thread' ? (stripN * torqueArmMm(thread, friction)) / 1000 : bolt.torqueNm
   return { ceilingNm, cautiousNm: { low: ceilingNm * CAUTIOUS.low, high: ceilingNm * CAUTIOUS.high }, limitedBy }
 }

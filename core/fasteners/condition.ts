@@ -1,38 +1,55 @@
-import { FieldError } from './field-error'
+import { FieldError } from '../base/field-error'
 
 /** How the thread and the bearing of the head are when the bolt is tightened. */
 export const threadConditions = ['dry', 'oiled', 'threadlocker', 'head-lubricated'] as const
-export type ThreadCondition = typeof threadConditions[number]
+export type ThreadCondition = (typeof threadConditions)[number]
 
-interface Band { low: number, usual: number, high: number }
+interface Band {
+  low: number
+  usual: number
+  high: number
+}
 
 /**
  * Friction by condition. Steel bolts as they come, phosphated or zinc plated, scatter between about 0.08 and 0.20
  * (VDI 2230 part 1, table of friction classes, from memory); how much oil, wet threadlocker or lubricant under the head
  * shifts them: common practice, no source.
  */
-const bands: Readonly<Record<ThreadCondition, { thread: Band, head: Band }>> = {
-  'dry': { thread: { low: 0.11, usual: 0.14, high: 0.18 }, head: { low: 0.11, usual: 0.14, high: 0.18 } },
-  'oiled': { thread: { low: 0.09, usual: 0.12, high: 0.15 }, head: { low: 0.09, usual: 0.12, high: 0.15 } },
-  'threadlocker': { thread: { low: 0.1, usual: 0.13, high: 0.17 }, head: { low: 0.11, usual: 0.14, high: 0.18 } },
+const bands: Readonly<Record<ThreadCondition, { thread: Band; head: Band }>> = {
+  dry: { thread: { low: 0.11, usual: 0.14, high: 0.18 }, head: { low: 0.11, usual: 0.14, high: 0.18 } },
+  oiled: { thread: { low: 0.09, usual: 0.12, high: 0.15 }, head: { low: 0.09, usual: 0.12, high: 0.15 } },
+  threadlocker: { thread: { low: 0.1, usual: 0.13, high: 0.17 }, head: { low: 0.11, usual: 0.14, high: 0.18 } },
   'head-lubricated': { thread: { low: 0.11, usual: 0.14, high: 0.18 }, head: { low: 0.07, usual: 0.1, high: 0.13 } },
 }
 
 /** Other words for them. */
 const otherWords: Readonly<Record<string, ThreadCondition>> = {
-  'oil': 'oiled', 'lubricated': 'oiled', 'lubricant under head': 'head-lubricated', 'lubricant under the head': 'head-lubricated', 'lubricant-under-head': 'head-lubricated', 'threadlock': 'threadlocker', 'clean': 'dry',
+  oil: 'oiled',
+  lubricated: 'oiled',
+  'lubricant under head': 'head-lubricated',
+  'lubricant under the head': 'head-lubricated',
+  'lubricant-under-head': 'head-lubricated',
+  threadlock: 'threadlocker',
+  clean: 'dry',
 }
 
-export interface FrictionPair { threadFriction: number, headFriction: number }
+export interface FrictionPair {
+  threadFriction: number
+  headFriction: number
+}
 
 /**
  * The friction of a condition: its usual pair, and the two ends of its scatter.
  * @throws FieldError on `condition` when it is not known
  */
-export function frictionOf(condition: ThreadCondition): { usual: FrictionPair, low: FrictionPair, high: FrictionPair } {
+export function frictionOf(condition: ThreadCondition): { usual: FrictionPair; low: FrictionPair; high: FrictionPair } {
   const known = Object.hasOwn(otherWords, condition) ? otherWords[condition]! : condition
   const band = Object.hasOwn(bands, known) ? bands[known] : undefined
-  if (!band) throw new FieldError('condition', `"${condition}" is not a condition of a thread. Known are ${threadConditions.join(', ')}.`)
+  if (!band)
+    throw new FieldError(
+      'condition',
+      `"${condition}" is not a condition of a thread. Known are ${threadConditions.join(', ')}.`,
+    )
   const pair = (end: keyof Band): FrictionPair => ({ threadFriction: band.thread[end], headFriction: band.head[end] })
   return { usual: pair('usual'), low: pair('low'), high: pair('high') }
 }

@@ -19,8 +19,10 @@ export interface FastenerFacts {
 export function jointOf(facts: FastenerFacts, condition?: ThreadCondition): Joint {
   const { thread, propertyClass, material, engagementMm } = facts
   return {
-    thread, propertyClass,
-    ...(material ? { material } : {}), ...(engagementMm !== undefined ? { engagementMm } : {}),
+    thread,
+    propertyClass,
+    ...(material ? { material } : {}),
+    ...(engagementMm !== undefined ? { engagementMm } : {}),
     condition: condition ?? facts.condition ?? 'dry',
   }
 }

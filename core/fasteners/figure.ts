@@ -1,22 +1,29 @@
 import type { ThreadCondition } from './condition'
 
 /** Where a figure comes from. Eldrin never invents one: `computed` is a ceiling's range under the name of who takes it. */
-export const sourceKinds = ['vehicle-book', 'kit-sheet', 'fastener-sheet', 'measured', 'trade-practice', 'computed'] as const
-export type SourceKind = typeof sourceKinds[number]
+export const sourceKinds = [
+  'vehicle-book',
+  'kit-sheet',
+  'fastener-sheet',
+  'measured',
+  'trade-practice',
+  'computed',
+] as const
+export type SourceKind = (typeof sourceKinds)[number]
 
 /** What the source says of using the bolts again. */
 export const renewRules = ['always', 'once', 'if-damaged'] as const
-export type RenewRule = typeof renewRules[number]
+export type RenewRule = (typeof renewRules)[number]
 
 /** In which order the bolts are turned: across the part, round it, or from its middle outwards as a long pan wants it. */
 export const patterns = ['across', 'round', 'middle-out'] as const
-export type Pattern = typeof patterns[number]
+export type Pattern = (typeof patterns)[number]
 
 /** One stage of a tightening, in the order they are done. */
 export type Stage =
-  | { kind: 'torque', torqueNm: number }
-  | { kind: 'angle', angleDeg: number }
-  | { kind: 'wait', minutes: number }
+  | { kind: 'torque'; torqueNm: number }
+  | { kind: 'angle'; angleDeg: number }
+  | { kind: 'wait'; minutes: number }
   /** Once round the circle at the last torque. */
   | { kind: 'lap' }
 
@@ -37,9 +44,9 @@ export interface Figure {
   condition?: ThreadCondition
   renew?: RenewRule
   /** Another group whose figure this is, and the reason why it is taken. */
-  borrowed?: { group: string, because: string }
+  borrowed?: { group: string; because: string }
   /** Who first entered it and when, where it was taken over from the vehicle's own record. */
-  entered?: { by: string, at: string }
+  entered?: { by: string; at: string }
 }
 
 /** No fastener on a clutch job is set above this; more is a slip of the unit or the key. */
@@ -47,7 +54,7 @@ const HIGHEST_TORQUE_NM = 600
 const HIGHEST_ANGLE_DEG = 360
 const LONGEST_WAIT_MINUTES = 1440
 
-type Problem = { path: string, reason: string }
+type Problem = { path: string; reason: string }
 
 /**
  * Why a figure cannot be taken, or `null` when it can.
@@ -57,17 +64,27 @@ type Problem = { path: string, reason: string }
 export function figureProblem(figure: Omit<Figure, 'group'>): Problem | null {
   const torque = torqueProblem(figure.torqueNm)
   if (torque) return { path: 'torqueNm', reason: torque }
-  if (!sourceKinds.includes(figure.sourceKind)) return { path: 'sourceKind', reason: 'Say where the figure comes from.' }
+  if (!sourceKinds.includes(figure.sourceKind))
+    return { path: 'sourceKind', reason: 'Say where the figure comes from.' }
   if (figure.reference.trim().length < 3) {
-    return { path: 'reference', reason: figure.sourceKind === 'computed' ? 'Say who takes this figure, and on what ground.' : 'Name the book, the sheet or the person the figure comes from.' }
+    return {
+      path: 'reference',
+      reason:
+        figure.sourceKind === 'computed'
+          ? 'Say who takes this figure, and on what ground.'
+          : 'Name the book, the sheet or the person the figure comes from.',
+    }
   }
-  if (figure.borrowed && figure.borrowed.because.trim().length < 10) return { path: 'borrowed.because', reason: 'Say why the other fastener’s figure holds for this one.' }
+  if (figure.borrowed && figure.borrowed.because.trim().length < 10)
+    return { path: 'borrowed.because', reason: 'Say why the other fastener’s figure holds for this one.' }
   return figure.stages ? stagesProblem(figure.stages, figure.torqueNm) : null
 }
 
 function torqueProblem(torqueNm: number): string | null {
   if (!Number.isFinite(torqueNm) || torqueNm <= 0) return 'A torque is a number above zero.'
-  return torqueNm > HIGHEST_TORQUE_NM ? `${Math.round(torqueNm)} N·m is beyond anything on this job. Check the unit.` : null
+  return torqueNm > HIGHEST_TORQUE_NM
+    ? `{${Math.round(torqueNm)} N·m} is beyond anything on this job. Check the unit.`
+    : null
 }
 
 function stagesProblem(stages: Stage[], torqueNm: number): Problem | null {
@@ -80,11 +97,15 @@ function stagesProblem(stages: Stage[], torqueNm: number): Problem | null {
       if (stage.torqueNm < last) return at('torqueNm', 'Each torque is at least the one before.')
       last = stage.torqueNm
     }
-    if (stage.kind === 'angle' && !(stage.angleDeg > 0 && stage.angleDeg <= HIGHEST_ANGLE_DEG)) return at('angleDeg', `An angle lies above 0 and up to ${HIGHEST_ANGLE_DEG}°.`)
-    if (stage.kind === 'wait' && !(stage.minutes > 0 && stage.minutes <= LONGEST_WAIT_MINUTES)) return at('minutes', 'A wait lies above 0 minutes and up to a day.')
+    if (stage.kind === 'angle' && !(stage.angleDeg > 0 && stage.angleDeg <= HIGHEST_ANGLE_DEG))
+      return at('angleDeg', `An angle lies above 0 and up to ${HIGHEST_ANGLE_DEG}°.`)
+    if (stage.kind === 'wait' && !(stage.minutes > 0 && stage.minutes <= LONGEST_WAIT_MINUTES))
+      return at('minutes', 'A wait lies above 0 minutes and up to a day.')
   }
   if (last === 0) return { path: 'stages', reason: 'A tightening begins with a torque.' }
-  return Math.abs(last - torqueNm) > 0.05 ? { path: 'stages', reason: 'The last torque of the stages is the figure.' } : null
+  return Math.abs(last - torqueNm) > 0.05
+    ? { path: 'stages', reason: 'The last torque of the stages is the figure.' }
+    : null
 }
 
 /** The best source first. For parts of a kit the kit's own sheet goes before the vehicle book. */
@@ -99,11 +120,19 @@ const ranks: Record<'vehicle' | 'kit', SourceKind[]> = {
  * @param figures as they were named, the newest last
  * @param part whether the fasteners belong to the vehicle or to a kit
  */
-export function figureInForce<T extends Figure>(figures: readonly T[], part: 'vehicle' | 'kit'): { figure: T, others: T[] } | null {
+export function figureInForce<T extends Figure>(
+  figures: readonly T[],
+  part: 'vehicle' | 'kit',
+): { figure: T; others: T[] } | null {
   const bySource = ranks[part].flatMap(kind => figures.findLast(figure => figure.sourceKind === kind) ?? [])
   const [figure, ...rest] = bySource
   if (!figure) return null
-  return { figure, others: rest.filter(other => other.sourceKind !== 'computed' && Math.abs(other.torqueNm - figure.torqueNm) > 0.005 * figure.torqueNm) }
+  return {
+    figure,
+    others: rest.filter(
+      other => other.sourceKind !== 'computed' && Math.abs(other.torqueNm - figure.torqueNm) > 0.005 * figure.torqueNm,
+    ),
+  }
 }
 
 /** What is tightened for a figure: its stages, or its torque alone. */

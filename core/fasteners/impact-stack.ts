@@ -1,11 +1,11 @@
-import { FieldError, within } from './field-error'
+import { FieldError, within } from '../base/field-error'
 
 /** One piece between the gun and the bolt. */
 export type StackPiece =
-  | { kind: 'extension', lengthMm: number, diameterMm: number }
-  | { kind: 'socket', lengthMm: number, diameterMm: number }
+  | { kind: 'extension'; lengthMm: number; diameterMm: number }
+  | { kind: 'socket'; lengthMm: number; diameterMm: number }
   /** A universal joint, bent by so much. */
-  | { kind: 'wobble', diameterMm: number, angleDeg: number }
+  | { kind: 'wobble'; diameterMm: number; angleDeg: number }
 
 /** Shear modulus of tool steel, in MPa; any materials handbook. */
 const SHEAR_MPA = 79_000
@@ -20,7 +20,7 @@ const LOST_IN_PLAY = 0.04
 export function torsionalStiffness(lengthMm: number, diameterMm: number): number {
   within('lengthMm', lengthMm, 1, 2000, 'A length in mm')
   within('diameterMm', diameterMm, 3, 60, 'A diameter in mm')
-  return SHEAR_MPA * Math.PI * diameterMm ** 4 / 32 / lengthMm / 1000
+  return (SHEAR_MPA * Math.PI * diameterMm ** 4) / 32 / lengthMm / 1000
 }
 
 /** Springs in series: 1/k = Σ 1/ki, in N·m/rad. */
@@ -46,14 +46,22 @@ function stiffnessOf(piece: StackPiece): number {
  * @returns share of the peak torque that is left, 0 to 1, and the stiffness of both, in N·m/rad
  * @throws FieldError on the field at fault
  */
-export function blowLeft(socket: StackPiece, stack: StackPiece[], gunStiffness = GUN_STIFFNESS): { share: number, stiffness: number, aloneStiffness: number } {
+export function blowLeft(
+  socket: StackPiece,
+  stack: StackPiece[],
+  gunStiffness = GUN_STIFFNESS,
+): { share: number; stiffness: number; aloneStiffness: number } {
   if (socket.kind !== 'socket') throw new FieldError('socket', 'The last piece is the socket on the bolt.')
   const aloneStiffness = inSeries([gunStiffness, stiffnessOf(socket)])
   const stiffness = inSeries([...stack.map(stiffnessOf), aloneStiffness])
   const bends = stack.reduce((share, piece) => {
     if (piece.kind !== 'wobble') return share
     within('angleDeg', piece.angleDeg, 0, 45, 'A wobble joint’s angle in degrees')
-    return share * Math.cos(piece.angleDeg * Math.PI / 180)
+    return share * Math.cos((piece.angleDeg * Math.PI) / 180)
   }, 1)
-  return { share: Math.sqrt(stiffness / aloneStiffness) * bends * (1 - LOST_IN_PLAY) ** stack.length, stiffness, aloneStiffness }
+  return {
+    share: Math.sqrt(stiffness / aloneStiffness) * bends * (1 - LOST_IN_PLAY) ** stack.length,
+    stiffness,
+    aloneStiffness,
+  }
 }

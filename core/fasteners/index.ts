@@ -5,9 +5,22 @@ export { nextBolt, runLength } from './run-progress'
 export type { NextBolt, RunPlan } from './run-progress'
 export { figureInForce, figureProblem, patterns, renewRules, sourceKinds, stagesOf } from './figure'
 export type { Figure, Pattern, RenewRule, SourceKind, Stage } from './figure'
-export { boltConditions, boltName, boltStands, holdsPart, isOut, checkPlace, clockPosition, countBoard, headKinds, outlinePoints, ringPlaces, typicalBoard } from './bolt-board'
+export {
+  boltConditions,
+  boltName,
+  boltStands,
+  holdsPart,
+  isOut,
+  checkPlace,
+  clockPosition,
+  countBoard,
+  headKinds,
+  outlinePoints,
+  ringPlaces,
+  typicalBoard,
+} from './bolt-board'
 export type { BoardBolt, BoardCount, BoltBoard, BoltCondition, BoltDetails, BoltStand, HeadKind } from './bolt-board'
-export { FieldError } from './field-error'
+export { FieldError } from '../base/field-error'
 export { parseThread, stressAreaMm2, pitchDiameterMm, rootDiameterMm } from './thread'
 export type { Thread, ThreadLike } from './thread'
 export { strength, propertyClasses } from './strength'
@@ -33,13 +46,15 @@ export { blowLeft, inSeries, torsionalStiffness } from './impact-stack'
 export type { StackPiece } from './impact-stack'
 export { tighteningOrder } from './tightening-order'
 export type { Point } from './tightening-order'
+export { readAnglePass, takenUp } from './angle-pass'
+export type { AnglePass } from './angle-pass'
 export { readTightening, tighteningReader } from './read-tightening'
 export { TighteningReader, tighteningVerdicts } from './tightening-reader'
 export type { TighteningJoint } from './read-tightening'
 export type { TighteningReading, TighteningVerdict } from './tightening-reader'
 export type { TighteningSample } from './tightening-curve'
 export { clampSpread, drawDown, drawSystem } from './evenness'
-export type { DrawnPart, DrawState, DrawStep } from './evenness'
+export type { PulledPart, DrawState, DrawStep } from './evenness'
 export { feels, feelVerdict, keepReading, samplesOf } from './feel'
 export type { BoltReading, Feel } from './feel'
 export { checkFacts, jointOf } from './fastener-facts'

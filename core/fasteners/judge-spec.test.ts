@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ceilingOf } from './ceiling'
-import { FieldError } from './field-error'
+import { FieldError } from '../base/field-error'
 import { judgeSpec, loadJoint } from './judge-spec'
 import { strength } from './strength'
 import { strippingLoadN } from './thread-stripping'
@@ -20,14 +20,18 @@ describe('judgeSpec', () => {
   it('says which gives first, the bolt or the thread', () => {
     const shallow = { ...m8, propertyClass: '10.9', torqueNm: 32, material: 'aluminium' as const }
     expect(judgeSpec({ ...shallow, engagementMm: 7 })).toMatchObject({ verdict: 'strips thread' })
-    expect(judgeSpec({ ...shallow, engagementMm: 7 }).because).toContain('7 mm of thread in aluminium')
+    expect(judgeSpec({ ...shallow, engagementMm: 7 }).because).toContain('{7 mm} of thread in {aluminum}')
     expect(judgeSpec({ ...shallow, engagementMm: 16 }).verdict).toBe('plausible')
     expect(judgeSpec({ ...m8, torqueNm: 60, material: 'steel', engagementMm: 12 }).verdict).toBe('beyond yield')
   })
   it('knows materials and conditions by their other words', () => {
     const joint = { ...m8, torqueNm: 22, engagementMm: 10 }
-    expect(judgeSpec({ ...joint, material: 'aluminum' as never })).toMatchObject({ verdict: judgeSpec({ ...joint, material: 'aluminium' }).verdict })
-    expect(loadJoint({ ...m8, torqueNm: 22, condition: 'lubricant under head' as never })).toEqual(loadJoint({ ...m8, torqueNm: 22, condition: 'head-lubricated' }))
+    expect(judgeSpec({ ...joint, material: 'aluminum' as never })).toMatchObject({
+      verdict: judgeSpec({ ...joint, material: 'aluminium' }).verdict,
+    })
+    expect(loadJoint({ ...m8, torqueNm: 22, condition: 'lubricant under head' as never })).toEqual(
+      loadJoint({ ...m8, torqueNm: 22, condition: 'head-lubricated' }),
+    )
   })
   it('finds more preload in the same torque on an oiled thread', () => {
     const dry = loadJoint({ ...m8, torqueNm: 22 })
@@ -39,16 +43,22 @@ describe('judgeSpec', () => {
     expect(dry.preloadN.usual).toBeLessThan(dry.preloadN.high)
   })
   it.each([
-    [{ torqueNm: -5 }, 'torqueNm'], [{ torqueNm: 0 }, 'torqueNm'], [{ torqueNm: Number.NaN }, 'torqueNm'], [{ torqueNm: 5000 }, 'torqueNm'],
-    [{ torqueNm: 20, thread: 'M8x7' }, 'thread'], [{ torqueNm: 20, propertyClass: '9.1' }, 'propertyClass'], [{ torqueNm: 20, propertyClass: 'toString' }, 'propertyClass'],
-    [{ torqueNm: 20, material: 'cheese' as never, engagementMm: 10 }, 'material'], [{ torqueNm: 20, material: 'steel' as const, engagementMm: -1 }, 'engagementMm'],
-    [{ torqueNm: 20, condition: 'wet' as never }, 'condition'], [{ torqueNm: 20, headContactDiameterMm: 8 }, 'headContactDiameterMm'],
+    [{ torqueNm: -5 }, 'torqueNm'],
+    [{ torqueNm: 0 }, 'torqueNm'],
+    [{ torqueNm: Number.NaN }, 'torqueNm'],
+    [{ torqueNm: 5000 }, 'torqueNm'],
+    [{ torqueNm: 20, thread: 'M8x7' }, 'thread'],
+    [{ torqueNm: 20, propertyClass: '9.1' }, 'propertyClass'],
+    [{ torqueNm: 20, propertyClass: 'toString' }, 'propertyClass'],
+    [{ torqueNm: 20, material: 'cheese' as never, engagementMm: 10 }, 'material'],
+    [{ torqueNm: 20, material: 'steel' as const, engagementMm: -1 }, 'engagementMm'],
+    [{ torqueNm: 20, condition: 'wet' as never }, 'condition'],
+    [{ torqueNm: 20, headContactDiameterMm: 8 }, 'headContactDiameterMm'],
   ])('refuses %o on its field', (wrong, path) => {
     try {
       judgeSpec({ ...m8, ...wrong })
       expect.unreachable()
-    }
-    catch (error) {
+    } catch (error) {
       expect(error).toBeInstanceOf(FieldError)
       expect((error as FieldError).path).toBe(path)
     }
@@ -76,7 +86,8 @@ describe('strength', () => {
 
 describe('strippingLoadN', () => {
   it('grows with the engaged length and stands higher in steel', () => {
-    const at = (engagementMm: number, material: 'aluminium' | 'steel') => strippingLoadN({ thread: 'M8', material, engagementMm })
+    const at = (engagementMm: number, material: 'aluminium' | 'steel') =>
+      strippingLoadN({ thread: 'M8', material, engagementMm })
     expect(at(16, 'aluminium') - at(12, 'aluminium')).toBeCloseTo(at(12, 'aluminium') - at(8, 'aluminium'), 6)
     expect(at(10, 'steel')).toBeGreaterThan(2 * at(10, 'aluminium'))
   })
@@ -124,7 +135,7 @@ describe('torqueAngle', () => {
   it('shares the drawn length out between bolt and part', () => {
     const less = torqueAngle({ thread: 'M10', propertyClass: '12.9', snugNm: 20, angleDeg: 20, clampMm: 60 })
     const more = torqueAngle({ thread: 'M10', propertyClass: '12.9', snugNm: 20, angleDeg: 40, clampMm: 60 })
-    const drawnMm = 1.5 * 20 / 360
+    const drawnMm = (1.5 * 20) / 360
     expect(more.elongationMm - less.elongationMm).toBeGreaterThan(drawnMm * 0.4)
     expect(more.elongationMm - less.elongationMm).toBeLessThan(drawnMm)
   })

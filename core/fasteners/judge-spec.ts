@@ -1,10 +1,11 @@
 import { frictionOf } from './condition'
 import type { ThreadCondition } from './condition'
-import { within } from './field-error'
+import { within } from '../base/field-error'
+import { quantity } from '../say/quantity'
 import { strength } from './strength'
 import { asThread } from './thread'
 import type { ThreadLike } from './thread'
-import { engagementForMm, strippingLoadN } from './thread-stripping'
+import { engagementForMm, materialTerm, strippingLoadN } from './thread-stripping'
 import type { ThreadMaterial } from './thread-stripping'
 import { preloadFrom, tighten } from './tighten'
 
@@ -33,8 +34,8 @@ export const ABSURD_TORQUE_NM = 1000
 
 /** What a torque does to a joint over the whole scatter of friction. Loads in N, utilisation as a share of yield. */
 export interface JointLoad {
-  preloadN: { low: number, usual: number, high: number }
-  utilisation: { low: number, usual: number, high: number }
+  preloadN: { low: number; usual: number; high: number }
+  utilisation: { low: number; usual: number; high: number }
   /** Preload at which the bolt yields while it is turned, in N. */
   yieldN: number
   /** Preload at which the thread strips, in N; `null` where material or engagement are not known. */
@@ -51,19 +52,22 @@ export function loadJoint(joint: Joint & { torqueNm: number }): JointLoad {
   within('torqueNm', joint.torqueNm, 0.1, ABSURD_TORQUE_NM, 'A torque in N·m')
   const friction = frictionOf(joint.condition ?? 'dry')
   const head = { headContactDiameterMm: joint.headContactDiameterMm, holeDiameterMm: joint.holeDiameterMm }
-  const at = (end: keyof typeof friction) => preloadFrom({ ...head, ...friction[end], thread, propertyClass: joint.propertyClass, torqueNm: joint.torqueNm })
+  const at = (end: keyof typeof friction) =>
+    preloadFrom({ ...head, ...friction[end], thread, propertyClass: joint.propertyClass, torqueNm: joint.torqueNm })
   const [slippery, usual, rough] = [at('low'), at('usual'), at('high')]
   return {
     preloadN: { low: rough.preloadN, usual: usual.preloadN, high: slippery.preloadN },
     utilisation: { low: rough.utilisation, usual: usual.utilisation, high: slippery.utilisation },
-    yieldN: tighten({ ...head, ...friction.usual, thread, propertyClass: joint.propertyClass, utilisation: 1 }).preloadN,
-    stripN: joint.material !== undefined && joint.engagementMm !== undefined
-      ? strippingLoadN({ thread, material: joint.material, engagementMm: joint.engagementMm })
-      : null,
+    yieldN: tighten({ ...head, ...friction.usual, thread, propertyClass: joint.propertyClass, utilisation: 1 })
+      .preloadN,
+    stripN:
+      joint.material !== undefined && joint.engagementMm !== undefined
+        ? strippingLoadN({ thread, material: joint.material, engagementMm: joint.engagementMm })
+        : null,
   }
 }
 
-const kN = (newton: number): string => `${(newton / 1000).toFixed(1)} kN`
+const kN = (newton: number): string => quantity(newton / 1000, 'kN', 1)
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /**
@@ -75,7 +79,11 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`
  * @throws FieldError on the field at fault
  * @example judgeSpec({ thread: 'M8', propertyClass: '8.8', torqueNm: 54 }).verdict // 'beyond yield'
  */
-export function judgeSpec(spec: Joint & { torqueNm: number }): { verdict: SpecVerdict, utilisation: number, because: string } {
+export function judgeSpec(spec: Joint & { torqueNm: number }): {
+  verdict: SpecVerdict
+  utilisation: number
+  because: string
+} {
   const thread = asThread(spec.thread)
   const load = loadJoint(spec)
   const utilisation = load.utilisation.usual
@@ -83,15 +91,33 @@ export function judgeSpec(spec: Joint & { torqueNm: number }): { verdict: SpecVe
   const pulls = `It pulls about ${kN(Math.min(load.preloadN.usual, load.yieldN))} in the ${bolt}, ${percent(utilisation)} of what makes it yield`
   if (load.stripN !== null && load.stripN < load.yieldN && load.preloadN.usual > load.stripN) {
     const wanted = engagementForMm({ thread, material: spec.material!, loadN: load.preloadN.usual })
-    return { verdict: 'strips thread', utilisation, because: `It would pull ${kN(load.preloadN.usual)}; ${spec.engagementMm} mm of thread in ${spec.material} strips at ${kN(load.stripN)}. That pull wants ${wanted.toFixed(1)} mm.` }
+    return {
+      verdict: 'strips thread',
+      utilisation,
+      because: `It would pull ${kN(load.preloadN.usual)}; {${spec.engagementMm} mm} of thread in ${materialTerm(spec.material)} strips at ${kN(load.stripN)}. That pull wants {${wanted.toFixed(1)} mm}.`,
+    }
   }
   if (utilisation > 1) {
-    return { verdict: 'beyond yield', utilisation, because: `The ${bolt} yields at ${kN(load.yieldN)}; this torque asks ${percent(utilisation)} of that. It stretches for good, or shears.` }
+    return {
+      verdict: 'beyond yield',
+      utilisation,
+      because: `The ${bolt} yields at ${kN(load.yieldN)}; this torque asks ${percent(utilisation)} of that. It stretches for good, or shears.`,
+    }
   }
-  if (utilisation > HIGH) return { verdict: 'high', utilisation, because: `${pulls}. Nothing is left for a thread that runs easier than usual.` }
-  if (utilisation < LOW) return { verdict: 'low', utilisation, because: `${pulls}. So little may not hold, and works loose.` }
+  if (utilisation > HIGH)
+    return {
+      verdict: 'high',
+      utilisation,
+      because: `${pulls}. Nothing is left for a thread that runs easier than usual.`,
+    }
+  if (utilisation < LOW)
+    return { verdict: 'low', utilisation, because: `${pulls}. So little may not hold, and works loose.` }
   if (load.stripN !== null && load.preloadN.high > load.stripN) {
-    return { verdict: 'high', utilisation, because: `${pulls}. On an easy thread it reaches ${kN(load.preloadN.high)}, and ${spec.engagementMm} mm in ${spec.material} strips at ${kN(load.stripN)}.` }
+    return {
+      verdict: 'high',
+      utilisation,
+      because: `${pulls}. On an easy thread it reaches ${kN(load.preloadN.high)}, and {${spec.engagementMm} mm} in ${materialTerm(spec.material)} strips at ${kN(load.stripN)}.`,
+    }
   }
   return { verdict: 'plausible', utilisation, because: `${pulls}.` }
 }

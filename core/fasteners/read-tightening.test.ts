@@ -5,7 +5,14 @@ import type { TighteningSample } from './tightening-curve'
 const TARGET = 24
 
 /** A clean curve: so far run down at a torque, then a slope up to the target, changed as told. */
-function curve({ runDeg = 720, runNm = 0.6, slope = 0.4, yieldNm = Infinity, dropAtNm = Infinity, tailDeg = 40 } = {}): TighteningSample[] {
+function curve({
+  runDeg = 720,
+  runNm = 0.6,
+  slope = 0.4,
+  yieldNm = Infinity,
+  dropAtNm = Infinity,
+  tailDeg = 40,
+} = {}): TighteningSample[] {
   const samples: TighteningSample[] = []
   let after = 0
   for (let angleDeg = 0; angleDeg < runDeg + 400; angleDeg++) {
@@ -20,7 +27,8 @@ function curve({ runDeg = 720, runNm = 0.6, slope = 0.4, yieldNm = Infinity, dro
   return samples
 }
 const siblings = [curve(), curve({ runDeg: 732, slope: 0.42 }), curve({ runDeg: 705, slope: 0.37 })]
-const read = (samples: TighteningSample[], known = siblings) => readTightening(samples, { targetNm: TARGET, siblings: known })
+const read = (samples: TighteningSample[], known = siblings) =>
+  readTightening(samples, { targetNm: TARGET, siblings: known })
 
 describe('readTightening', () => {
   it('calls a bolt good that reached its target like its siblings, and like none', () => {
@@ -28,7 +36,8 @@ describe('readTightening', () => {
     expect(read(curve(), []).verdict).toBe('good')
   })
   it('says nothing of a bolt that is still on its way', () => {
-    for (const until of [1, 200, 719, 750]) expect(read(curve().slice(0, until))).toMatchObject({ verdict: null, atAngleDeg: null })
+    for (const until of [1, 200, 719, 750])
+      expect(read(curve().slice(0, until))).toMatchObject({ verdict: null, atAngleDeg: null })
     expect(read([]).verdict).toBeNull()
   })
   it('takes a record that ends within the reading of its wrench for one that got there', () => {
@@ -73,7 +82,7 @@ describe('readTightening', () => {
     expect(read(curve({ runDeg: 1500 })).verdict).toBe('gave-way')
   })
   it('is not fooled by a single spike', () => {
-    const samples = curve().map(sample => sample.angleDeg === 300 ? { ...sample, torqueNm: 23 } : sample)
+    const samples = curve().map(sample => (sample.angleDeg === 300 ? { ...sample, torqueNm: 23 } : sample))
     expect(read(samples).verdict).toBe('good')
   })
   it('never takes back what a shorter record said', () => {
@@ -84,8 +93,15 @@ describe('readTightening', () => {
   })
   it('refuses samples that are none', () => {
     expect(() => read([{ angleDeg: 0, torqueNm: Number.NaN }])).toThrow('samples[0]')
-    expect(() => read([{ angleDeg: 5, torqueNm: 1 }, { angleDeg: 4, torqueNm: 1 }])).toThrow('samples[1].angleDeg')
+    expect(() =>
+      read([
+        { angleDeg: 5, torqueNm: 1 },
+        { angleDeg: 4, torqueNm: 1 },
+      ]),
+    ).toThrow('samples[1].angleDeg')
     expect(() => readTightening([], { targetNm: -3 })).toThrow('joint.targetNm')
-    expect(() => readTightening([], { targetNm: 3, siblings: [[{ angleDeg: 0, torqueNm: Infinity }]] })).toThrow('joint.siblings[0][0]')
+    expect(() => readTightening([], { targetNm: 3, siblings: [[{ angleDeg: 0, torqueNm: Infinity }]] })).toThrow(
+      'joint.siblings[0][0]',
+    )
   })
 })

@@ -1,4 +1,4 @@
-import { FieldError, within } from './field-error'
+import { FieldError, within } from '../base/field-error'
 import { siblingsOf } from './sibling-bolts'
 import type { TighteningSample } from './tightening-curve'
 import { TighteningReader } from './tightening-reader'
@@ -43,7 +43,12 @@ export function tighteningReader({ targetNm, limitNm, siblings }: TighteningJoin
 
 function check(samples: TighteningSample[], path: string): void {
   samples.forEach(({ angleDeg, torqueNm }, index) => {
-    if (!Number.isFinite(angleDeg) || !Number.isFinite(torqueNm)) throw new FieldError(`${path}[${index}]`, 'A sample is an angle and a torque.')
-    if (index > 0 && angleDeg < samples[index - 1]!.angleDeg) throw new FieldError(`${path}[${index}].angleDeg`, 'The angle goes back. Samples are taken while the bolt turns on.')
+    if (!Number.isFinite(angleDeg) || !Number.isFinite(torqueNm))
+      throw new FieldError(`${path}[${index}]`, 'A sample is an angle and a torque.')
+    if (index > 0 && angleDeg < samples[index - 1]!.angleDeg)
+      throw new FieldError(
+        `${path}[${index}].angleDeg`,
+        'The angle goes back. Samples are taken while the bolt turns on.',
+      )
   })
 }

@@ -6,7 +6,12 @@ import { tighteningPasses } from './tightening-passes'
 describe('tighteningPasses', () => {
   const passes = tighteningPasses(6, 21)
   it('goes by hand, half, full, and once round', () => {
-    expect(passes.map(pass => [pass.kind, pass.torqueNm])).toEqual([['contact', null], ['part', 10.5], ['full', 21], ['check', 21]])
+    expect(passes.map(pass => [pass.kind, pass.torqueNm])).toEqual([
+      ['contact', null],
+      ['part', 10.5],
+      ['full', 21],
+      ['check', 21],
+    ])
     expect(passes[2]!.order).toEqual(passes[0]!.order)
     expect(passes[3]!.order).toEqual([0, 1, 2, 3, 4, 5])
   })
@@ -31,8 +36,11 @@ describe('figureProblem', () => {
     expect(figureProblem(good)).toBeNull()
   })
   it.each([
-    [{ torqueNm: 0 }, 'torqueNm'], [{ torqueNm: NaN }, 'torqueNm'], [{ torqueNm: 5423 }, 'torqueNm'],
-    [{ sourceKind: 'guess' as never }, 'sourceKind'], [{ reference: '  ' }, 'reference'],
+    [{ torqueNm: 0 }, 'torqueNm'],
+    [{ torqueNm: NaN }, 'torqueNm'],
+    [{ torqueNm: 5423 }, 'torqueNm'],
+    [{ sourceKind: 'guess' as never }, 'sourceKind'],
+    [{ reference: '  ' }, 'reference'],
   ])('refuses %o', (change, path) => {
     expect(figureProblem({ ...good, ...change })?.path).toBe(path)
   })

@@ -24,13 +24,16 @@ export interface Siblings {
   riseDeg: number
   riseMarginDeg: number
   /** From there to each level, and how many times that is not like them any more; `null` where they were not turned so far. */
-  spans: Record<keyof typeof LEVELS, { deg: number, factor: number } | null>
+  spans: Record<keyof typeof LEVELS, { deg: number; factor: number } | null>
 }
 
 function scatter(values: number[], usual: number): number {
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length
   const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0)
-  return Math.sqrt((USUAL_WEIGHT * usual ** 2 + squares) / (USUAL_WEIGHT + values.length - 1)) * Math.sqrt(1 + 1 / values.length)
+  return (
+    Math.sqrt((USUAL_WEIGHT * usual ** 2 + squares) / (USUAL_WEIGHT + values.length - 1)) *
+    Math.sqrt(1 + 1 / values.length)
+  )
 }
 
 /**
@@ -42,7 +45,11 @@ export function siblingsOf(curves: TighteningSample[][], targetNm: number): Sibl
   const bases = whole.flatMap(({ samples, calm }) => {
     const up = angleAt(samples, calm, targetNm * FROM_SHARE)
     if (up === null) return []
-    return [median(samples.filter(sample => sample.angleDeg - samples[0]!.angleDeg <= up * 0.7).map(sample => sample.torqueNm))]
+    return [
+      median(
+        samples.filter(sample => sample.angleDeg - samples[0]!.angleDeg <= up * 0.7).map(sample => sample.torqueNm),
+      ),
+    ]
   })
   if (bases.length === 0) return null
   const baseNm = median(bases)
@@ -58,11 +65,22 @@ export function siblingsOf(curves: TighteningSample[][], targetNm: number): Sibl
       const at = angleAt(samples, calm, baseNm + level * (targetNm - baseNm))
       return at === null || at <= rise ? [] : [at - rise]
     })
-    return spans.length === 0 ? null : { deg: median(spans), factor: Math.exp(UNLIKE * scatter(spans.map(Math.log), USUAL_SCATTER.span)) }
+    return spans.length === 0
+      ? null
+      : { deg: median(spans), factor: Math.exp(UNLIKE * scatter(spans.map(Math.log), USUAL_SCATTER.span)) }
   }
   return {
-    baseNm, riseNm, riseDeg,
-    riseMarginDeg: Math.max(30, UNLIKE * scatter(measured.map(entry => entry.rise), USUAL_SCATTER.rise * riseDeg)),
+    baseNm,
+    riseNm,
+    riseDeg,
+    riseMarginDeg: Math.max(
+      30,
+      UNLIKE *
+        scatter(
+          measured.map(entry => entry.rise),
+          USUAL_SCATTER.rise * riseDeg,
+        ),
+    ),
     spans: { start: spanTo(LEVELS.start), first: spanTo(LEVELS.first), second: spanTo(LEVELS.second) },
   }
 }

@@ -1,4 +1,4 @@
-import { within } from './field-error'
+import { within } from '../base/field-error'
 import { asThread, rootDiameterMm } from './thread'
 import type { ThreadLike } from './thread'
 import type { ThreadMaterial } from './thread-stripping'
@@ -6,7 +6,7 @@ import type { ThreadMaterial } from './thread-stripping'
 /** Young's modulus in MPa; any materials handbook. */
 export const youngMpa: Readonly<Record<ThreadMaterial, number>> = { aluminium: 70_000, iron: 110_000, steel: 205_000 }
 
-const area = (diameterMm: number): number => Math.PI / 4 * diameterMm ** 2
+const area = (diameterMm: number): number => (Math.PI / 4) * diameterMm ** 2
 
 /**
  * How far a bolt in a tapped hole stretches per newton, in mm/N: half a diameter for the head, the free length threaded
@@ -18,7 +18,7 @@ export function boltComplianceMmPerN(thread: ThreadLike, clampMm: number): numbe
   within('clampMm', clampMm, 0.5, 500, 'The clamped thickness in mm')
   const d = known.diameterMm
   const root = area(rootDiameterMm(known))
-  return (0.5 * d / area(d) + (clampMm + 0.5 * d) / root + 0.33 * d / area(d)) / youngMpa.steel
+  return ((0.5 * d) / area(d) + (clampMm + 0.5 * d) / root + (0.33 * d) / area(d)) / youngMpa.steel
 }
 
 /**
@@ -29,5 +29,8 @@ export function clampComplianceMmPerN(thread: ThreadLike, clampMm: number, mater
   const d = asThread(thread).diameterMm
   within('clampMm', clampMm, 0.5, 500, 'The clamped thickness in mm')
   const grip = clampMm + d / 2
-  return 2 * Math.log(5 * (0.5774 * grip + 0.5 * d) / (0.5774 * grip + 2.5 * d)) / (0.5774 * Math.PI * youngMpa[material] * d)
+  return (
+    (2 * Math.log((5 * (0.5774 * grip + 0.5 * d)) / (0.5774 * grip + 2.5 * d))) /
+    (0.5774 * Math.PI * youngMpa[material] * d)
+  )
 }

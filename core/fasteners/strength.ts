@@ -1,12 +1,23 @@
-import { FieldError, within } from './field-error'
+import { FieldError, within } from '../base/field-error'
 
 /** What a bolt's material stands, in MPa. */
-export interface Strength { proofMpa: number, yieldMpa: number, tensileMpa: number }
+export interface Strength {
+  proofMpa: number
+  yieldMpa: number
+  tensileMpa: number
+}
 
-interface Band extends Strength { fromMm: number, toMm: number }
+interface Band extends Strength {
+  fromMm: number
+  toMm: number
+}
 
 const KSI_MPA = 6.894757293168361
-const ksi = (proof: number, yields: number, tensile: number): Strength => ({ proofMpa: proof * KSI_MPA, yieldMpa: yields * KSI_MPA, tensileMpa: tensile * KSI_MPA })
+const ksi = (proof: number, yields: number, tensile: number): Strength => ({
+  proofMpa: proof * KSI_MPA,
+  yieldMpa: yields * KSI_MPA,
+  tensileMpa: tensile * KSI_MPA,
+})
 const iso = (proofMpa: number, yieldMpa: number, tensileMpa: number): Strength => ({ proofMpa, yieldMpa, tensileMpa })
 
 const INCH_MM = 25.4
@@ -22,12 +33,21 @@ const classes: Readonly<Record<string, Band[]>> = {
   '5.6': [{ ...iso(280, 300, 500), ...all }],
   '5.8': [{ ...iso(380, 420, 520), ...all }],
   '6.8': [{ ...iso(440, 480, 600), ...all }],
-  '8.8': [{ ...iso(580, 640, 800), fromMm: 1, toMm: 16 }, { ...iso(600, 660, 830), fromMm: 16, toMm: 39 }],
+  '8.8': [
+    { ...iso(580, 640, 800), fromMm: 1, toMm: 16 },
+    { ...iso(600, 660, 830), fromMm: 16, toMm: 39 },
+  ],
   '9.8': [{ ...iso(650, 720, 900), fromMm: 1, toMm: 16 }],
   '10.9': [{ ...iso(830, 940, 1040), ...all }],
   '12.9': [{ ...iso(970, 1100, 1220), ...all }],
-  'grade 2': [{ ...ksi(55, 57, 74), fromMm: 6, toMm: 0.75 * INCH_MM }, { ...ksi(33, 36, 60), fromMm: 0.75 * INCH_MM, toMm: 1.5 * INCH_MM }],
-  'grade 5': [{ ...ksi(85, 92, 120), fromMm: 4, toMm: INCH_MM }, { ...ksi(74, 81, 105), fromMm: INCH_MM, toMm: 1.5 * INCH_MM }],
+  'grade 2': [
+    { ...ksi(55, 57, 74), fromMm: 6, toMm: 0.75 * INCH_MM },
+    { ...ksi(33, 36, 60), fromMm: 0.75 * INCH_MM, toMm: 1.5 * INCH_MM },
+  ],
+  'grade 5': [
+    { ...ksi(85, 92, 120), fromMm: 4, toMm: INCH_MM },
+    { ...ksi(74, 81, 105), fromMm: INCH_MM, toMm: 1.5 * INCH_MM },
+  ],
   'grade 8': [{ ...ksi(120, 130, 150), fromMm: 4, toMm: 1.5 * INCH_MM }],
 }
 
@@ -43,9 +63,16 @@ export const propertyClasses: readonly string[] = Object.keys(classes)
  * @throws FieldError on `propertyClass` when it is not known, on `diameterMm` when the class is not made in that size
  */
 export function strength(propertyClass: string, diameterMm: number): Strength {
-  const name = String(propertyClass).trim().toLowerCase().replace(/^(?:sae )?(?:grade|gr\.?) ?/, 'grade ')
+  const name = String(propertyClass)
+    .trim()
+    .toLowerCase()
+    .replace(/^(?:sae )?(?:grade|gr\.?) ?/, 'grade ')
   const bands = Object.hasOwn(classes, name) ? classes[name] : undefined
-  if (!bands) throw new FieldError('propertyClass', `"${propertyClass}" is not a property class. Known are ${propertyClasses.join(', ')}.`)
+  if (!bands)
+    throw new FieldError(
+      'propertyClass',
+      `"${propertyClass}" is not a property class. Known are ${propertyClasses.join(', ')}.`,
+    )
   within('diameterMm', diameterMm, 1, 100, 'A bolt’s diameter in mm')
   const band = bands.find(entry => diameterMm >= entry.fromMm && diameterMm <= entry.toMm + 1e-9)
   if (!band) throw new FieldError('diameterMm', `${name} is not made in ${diameterMm} mm.`)

@@ -2,17 +2,59 @@
  * Coarse pitch in mm by nominal diameter in mm. Source: ISO 261, ISO 262 (from memory).
  */
 export const coarsePitchMm: Readonly<Record<string, number>> = {
-  '1': 0.25, '1.2': 0.25, '1.4': 0.3, '1.6': 0.35, '1.8': 0.35, '2': 0.4, '2.2': 0.45, '2.5': 0.45, '3': 0.5, '3.5': 0.6, '4': 0.7, '4.5': 0.75,
-  '5': 0.8, '6': 1, '7': 1, '8': 1.25, '9': 1.25, '10': 1.5, '11': 1.5, '12': 1.75, '14': 2, '16': 2, '18': 2.5, '20': 2.5, '22': 2.5,
-  '24': 3, '27': 3, '30': 3.5, '33': 3.5, '36': 4, '39': 4, '42': 4.5, '45': 4.5, '48': 5, '52': 5, '56': 5.5, '60': 5.5, '64': 6,
+  '1': 0.25,
+  '1.2': 0.25,
+  '1.4': 0.3,
+  '1.6': 0.35,
+  '1.8': 0.35,
+  '2': 0.4,
+  '2.2': 0.45,
+  '2.5': 0.45,
+  '3': 0.5,
+  '3.5': 0.6,
+  '4': 0.7,
+  '4.5': 0.75,
+  '5': 0.8,
+  '6': 1,
+  '7': 1,
+  '8': 1.25,
+  '9': 1.25,
+  '10': 1.5,
+  '11': 1.5,
+  '12': 1.75,
+  '14': 2,
+  '16': 2,
+  '18': 2.5,
+  '20': 2.5,
+  '22': 2.5,
+  '24': 3,
+  '27': 3,
+  '30': 3.5,
+  '33': 3.5,
+  '36': 4,
+  '39': 4,
+  '42': 4.5,
+  '45': 4.5,
+  '48': 5,
+  '52': 5,
+  '56': 5.5,
+  '60': 5.5,
+  '64': 6,
 }
 
 /** The pitches that ISO 261 knows, in mm. A fine pitch is one of these below the coarse one. */
-export const standardPitchesMm: readonly number[] = [0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.6, 0.7, 0.75, 0.8, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6]
+export const standardPitchesMm: readonly number[] = [
+  0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.6, 0.7, 0.75, 0.8, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6,
+]
 
 export type UnifiedSeries = 'UNC' | 'UNF' | 'UNEF'
 
-interface UnifiedSize { inch: number, UNC?: number, UNF?: number, UNEF?: number }
+interface UnifiedSize {
+  inch: number
+  UNC?: number
+  UNF?: number
+  UNEF?: number
+}
 
 /**
  * Unified sizes: diameter in inches and threads per inch of each series. Source: ASME B1.1 (from memory).

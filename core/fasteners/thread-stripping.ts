@@ -1,10 +1,14 @@
-import { FieldError, within } from './field-error'
+import { FieldError, within } from '../base/field-error'
 import { asThread, pitchDiameterMm } from './thread'
 import type { ThreadLike } from './thread'
 
 /** What the bolt screws into. */
+/** What a material is called, in the reader's words. */
+export const materialTerm = (material: ThreadMaterial | undefined): string =>
+  material === 'aluminium' ? '{aluminum}' : (material ?? '')
+
 export const threadMaterials = ['aluminium', 'iron', 'steel'] as const
-export type ThreadMaterial = typeof threadMaterials[number]
+export type ThreadMaterial = (typeof threadMaterials)[number]
 
 /**
  * Least shear strength of a tapped thread, in MPa: a die-cast aluminium case, grey iron, a mild steel flange or nut.
@@ -21,16 +25,27 @@ const LOST_PITCHES = 0.8
 function shearedAreaPerMm(threadLike: ThreadLike): number {
   const thread = asThread(threadLike)
   const { diameterMm, pitchMm } = thread
-  return Math.PI * diameterMm / pitchMm * (pitchMm / 2 + (diameterMm - pitchDiameterMm(thread)) / Math.sqrt(3))
+  return ((Math.PI * diameterMm) / pitchMm) * (pitchMm / 2 + (diameterMm - pitchDiameterMm(thread)) / Math.sqrt(3))
 }
 
 /** Other words for them. */
-const otherWords: Readonly<Record<string, ThreadMaterial>> = { 'aluminum': 'aluminium', 'cast aluminium': 'aluminium', 'cast aluminum': 'aluminium', 'cast iron': 'iron', 'cast-iron': 'iron', 'grey iron': 'iron' }
+const otherWords: Readonly<Record<string, ThreadMaterial>> = {
+  aluminum: 'aluminium',
+  'cast aluminium': 'aluminium',
+  'cast aluminum': 'aluminium',
+  'cast iron': 'iron',
+  'cast-iron': 'iron',
+  'grey iron': 'iron',
+}
 
 function shearOf(material: ThreadMaterial): number {
   const name = Object.hasOwn(otherWords, material) ? otherWords[material]! : material
   const known = Object.hasOwn(shearMpa, name) ? shearMpa[name] : undefined
-  if (known === undefined) throw new FieldError('material', `"${material}" is not a material a thread is judged in. Known are ${threadMaterials.join(', ')}.`)
+  if (known === undefined)
+    throw new FieldError(
+      'material',
+      `"${material}" is not a material a thread is judged in. Known are ${threadMaterials.join(', ')}.`,
+    )
   return known
 }
 
@@ -41,7 +56,15 @@ function shearOf(material: ThreadMaterial): number {
  * @param engagementMm length of thread that is really engaged
  * @throws FieldError on `material` or `engagementMm`
  */
-export function strippingLoadN({ thread, material, engagementMm }: { thread: ThreadLike, material: ThreadMaterial, engagementMm: number }): number {
+export function strippingLoadN({
+  thread,
+  material,
+  engagementMm,
+}: {
+  thread: ThreadLike
+  material: ThreadMaterial
+  engagementMm: number
+}): number {
   const known = asThread(thread)
   within('engagementMm', engagementMm, known.pitchMm, known.diameterMm * 6, 'The engaged length in mm')
   const carrying = Math.max(0, engagementMm - LOST_PITCHES * known.pitchMm)
@@ -49,8 +72,15 @@ export function strippingLoadN({ thread, material, engagementMm }: { thread: Thr
 }
 
 /** The engaged length that carries a pull without stripping, in mm. */
-export function engagementForMm({ thread, material, loadN }: { thread: ThreadLike, material: ThreadMaterial, loadN: number }): number {
+export function engagementForMm({
+  thread,
+  material,
+  loadN,
+}: {
+  thread: ThreadLike
+  material: ThreadMaterial
+  loadN: number
+}): number {
   const known = asThread(thread)
   return loadN / (shearOf(material) * shearedAreaPerMm(known) * BENT_OPEN) + LOST_PITCHES * known.pitchMm
 }
-

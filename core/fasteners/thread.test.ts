@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { FieldError } from './field-error'
+import { FieldError } from '../base/field-error'
 import { parseThread, stressAreaMm2 } from './thread'
 
 describe('parseThread', () => {
@@ -16,9 +16,19 @@ describe('parseThread', () => {
     expect(parseThread('1/2-13 UNC-2A').designation).toBe('1/2-13 UNC')
   })
   it.each([
-    ['', 'is not a thread'], ['banana', 'is not a thread'], ['M8x-1', 'is not a thread'], ['-3/8-16', 'is not a thread'],
-    ['M0', 'M0 is not a size'], ['M8.3', 'not a size'], ['M8x9', 'no pitch of 9 mm'], ['M8x0.1', 'not made with a pitch'], ['M24x1.4', 'not made with a pitch'],
-    ['3/8', 'How many threads to the inch'], ['3/8-99', 'not made with 99'], ['7/16-20 UNC', 'has 14 threads to the inch'], ['#13-24', 'is not a thread'],
+    ['', 'is not a thread'],
+    ['banana', 'is not a thread'],
+    ['M8x-1', 'is not a thread'],
+    ['-3/8-16', 'is not a thread'],
+    ['M0', 'M0 is not a size'],
+    ['M8.3', 'not a size'],
+    ['M8x9', 'no pitch of 9 mm'],
+    ['M8x0.1', 'not made with a pitch'],
+    ['M24x1.4', 'not made with a pitch'],
+    ['3/8', 'How many threads to the inch'],
+    ['3/8-99', 'not made with 99'],
+    ['7/16-20 UNC', 'has 14 threads to the inch'],
+    ['#13-24', 'is not a thread'],
   ])('refuses %s', (text, reason) => {
     expect(() => parseThread(text)).toThrow(FieldError)
     expect(() => parseThread(text)).toThrow(reason)
@@ -27,8 +37,7 @@ describe('parseThread', () => {
     try {
       stressAreaMm2('M8.3')
       expect.unreachable()
-    }
-    catch (error) {
+    } catch (error) {
       expect(error).toMatchObject({ path: 'thread', reason: 'M8.3 is not a size that is made.' })
     }
   })

@@ -1,4 +1,4 @@
-import { FieldError } from './field-error'
+import { FieldError } from '../base/field-error'
 import { coarsePitchMm, standardPitchesMm, unifiedSizes } from './thread-sizes'
 import type { UnifiedSeries } from './thread-sizes'
 
@@ -38,12 +38,16 @@ function metric(text: string): Thread | null {
   if (coarse === undefined) refuse(`M${size} is not a size that is made.`)
   const pitchMm = match[2] === undefined ? coarse : Number(match[2].replace(',', '.'))
   if (pitchMm > coarse) refuse(`M${size} has no pitch of ${pitchMm} mm; its coarse pitch is ${coarse} mm.`)
-  if (!standardPitchesMm.includes(pitchMm) || pitchMm < coarse / 4) refuse(`M${size} is not made with a pitch of ${pitchMm} mm.`)
+  if (!standardPitchesMm.includes(pitchMm) || pitchMm < coarse / 4)
+    refuse(`M${size} is not made with a pitch of ${pitchMm} mm.`)
   return { designation: `M${size}×${pitchMm}`, system: 'metric', diameterMm: Number(size), pitchMm }
 }
 
 function unified(text: string): Thread | null {
-  const match = /^(?:no\.? ?|#)?(\d+(?:[ -]\d+\/\d+|\/\d+|\.\d+)?)"?(?: ?- ?(\d+))? ?(UNC|UNF|UNEF|UN|UNR|UNJ)?(?: ?-? ?\d[AB])?$/i.exec(text)
+  const match =
+    /^(?:no\.? ?|#)?(\d+(?:[ -]\d+\/\d+|\/\d+|\.\d+)?)"?(?: ?- ?(\d+))? ?(UNC|UNF|UNEF|UN|UNR|UNJ)?(?: ?-? ?\d[AB])?$/i.exec(
+      text,
+    )
   if (!match) return null
   const [, written, count, named] = match
   const size = sizeOf(written!, /^(?:no|#)/i.test(text), count !== undefined || named !== undefined)
@@ -52,12 +56,20 @@ function unified(text: string): Thread | null {
   const series = named?.toUpperCase() as UnifiedSeries | undefined
   const ofSeries = series && entry[series]
   const tpi = count === undefined ? ofSeries : Number(count)
-  if (tpi === undefined) refuse(`How many threads to the inch? ${size} is made as ${size}-${entry.UNC} and ${size}-${entry.UNF}.`)
-  if (ofSeries !== undefined && ofSeries !== tpi) refuse(`${size} ${series} has ${ofSeries} threads to the inch, not ${tpi}.`)
+  if (tpi === undefined)
+    refuse(`How many threads to the inch? ${size} is made as ${size}-${entry.UNC} and ${size}-${entry.UNF}.`)
+  if (ofSeries !== undefined && ofSeries !== tpi)
+    refuse(`${size} ${series} has ${ofSeries} threads to the inch, not ${tpi}.`)
   const made = [entry.UNC, entry.UNF, entry.UNEF, ...[8, 12, 16, 20, 28, 32].filter(constant => constant > entry.UNC!)]
-  if (!made.includes(tpi)) refuse(`${size} is not made with ${tpi} threads to the inch; usual are ${entry.UNC} and ${entry.UNF}.`)
+  if (!made.includes(tpi))
+    refuse(`${size} is not made with ${tpi} threads to the inch; usual are ${entry.UNC} and ${entry.UNF}.`)
   const suffix = (['UNC', 'UNF', 'UNEF'] as const).find(id => entry[id] === tpi) ?? 'UN'
-  return { designation: `${size}-${tpi} ${suffix}`, system: 'unified', diameterMm: entry.inch * INCH_MM, pitchMm: INCH_MM / tpi }
+  return {
+    designation: `${size}-${tpi} ${suffix}`,
+    system: 'unified',
+    diameterMm: entry.inch * INCH_MM,
+    pitchMm: INCH_MM / tpi,
+  }
 }
 
 /** The table's name of a written unified size; a bare `10-24` is a number size, since ten inches is no bolt of a car. */
@@ -65,7 +77,8 @@ function sizeOf(written: string, numbered: boolean, withPitch: boolean): string 
   if (numbered) return unifiedSizes[`#${written}`] ? `#${written}` : null
   const plain = written.replace('-', ' ')
   if (unifiedSizes[plain]) return plain
-  if (written.includes('.')) return Object.keys(unifiedSizes).find(size => Math.abs(unifiedSizes[size]!.inch - Number(written)) < 0.0006) ?? null
+  if (written.includes('.'))
+    return Object.keys(unifiedSizes).find(size => Math.abs(unifiedSizes[size]!.inch - Number(written)) < 0.0006) ?? null
   return withPitch && unifiedSizes[`#${written}`] ? `#${written}` : null
 }
 
@@ -75,7 +88,8 @@ export type ThreadLike = Thread | string
 /** The thread meant by a text; a thread is given back as it is. */
 export function asThread(thread: ThreadLike): Thread {
   if (typeof thread === 'string') return parseThread(thread)
-  if (!thread || !(thread.diameterMm > 0) || !(thread.pitchMm > 0)) refuse('A thread has a diameter and a pitch above zero.')
+  if (!thread || !(thread.diameterMm > 0) || !(thread.pitchMm > 0))
+    refuse('A thread has a diameter and a pitch above zero.')
   return thread
 }
 
@@ -104,8 +118,9 @@ export function minorDiameterMm({ diameterMm, pitchMm }: Thread): number {
  */
 export function stressAreaMm2(thread: ThreadLike): number {
   const known = asThread(thread)
-  const diameter = known.system === 'unified'
-    ? known.diameterMm - 0.9743 * known.pitchMm
-    : (pitchDiameterMm(known) + rootDiameterMm(known)) / 2
-  return Math.PI / 4 * diameter ** 2
+  const diameter =
+    known.system === 'unified'
+      ? known.diameterMm - 0.9743 * known.pitchMm
+      : (pitchDiameterMm(known) + rootDiameterMm(known)) / 2
+  return (Math.PI / 4) * diameter ** 2
 }

@@ -1,4 +1,4 @@
-import { FieldError, within } from './field-error'
+import { FieldError, within } from '../base/field-error'
 import { usualHead } from './head'
 import { strength } from './strength'
 import { asThread, pitchDiameterMm, stressAreaMm2 } from './thread'
@@ -35,16 +35,21 @@ export function torqueArmMm(thread: Thread, friction: Friction): number {
   within('threadFriction', friction.threadFriction, 0.01, 1, 'The thread’s friction')
   within('headFriction', friction.headFriction, 0.01, 1, 'The friction under the head')
   within('holeDiameterMm', holeMm, thread.diameterMm * 0.9, thread.diameterMm * 3, 'The hole in mm')
-  if (!(headMm > holeMm)) throw new FieldError('headContactDiameterMm', `The head bears outside its hole: wider than ${holeMm} mm.`)
+  if (!(headMm > holeMm))
+    throw new FieldError('headContactDiameterMm', `The head bears outside its hole: wider than {${holeMm} mm}.`)
   within('headContactDiameterMm', headMm, holeMm, thread.diameterMm * 5, 'The bearing under the head in mm')
-  return 0.16 * thread.pitchMm + 0.58 * pitchDiameterMm(thread) * friction.threadFriction + (headMm + holeMm) / 4 * friction.headFriction
+  return (
+    0.16 * thread.pitchMm +
+    0.58 * pitchDiameterMm(thread) * friction.threadFriction +
+    ((headMm + holeMm) / 4) * friction.headFriction
+  )
 }
 
 /** Combined stress of tension and torsion over the tensile stress, while the bolt is being turned (von Mises; VDI 2230 part 1). */
 export function combinedStressRatio(thread: Thread, threadFriction: number): number {
   const d2 = pitchDiameterMm(thread)
-  const d0 = Math.sqrt(4 * stressAreaMm2(thread) / Math.PI)
-  const torsion = 1.5 * d2 / d0 * (thread.pitchMm / (Math.PI * d2) + FLANK * threadFriction)
+  const d0 = Math.sqrt((4 * stressAreaMm2(thread)) / Math.PI)
+  const torsion = ((1.5 * d2) / d0) * (thread.pitchMm / (Math.PI * d2) + FLANK * threadFriction)
   return Math.sqrt(1 + 3 * torsion ** 2)
 }
 
@@ -56,13 +61,14 @@ export function combinedStressRatio(thread: Thread, threadFriction: number): num
  * @throws FieldError on the field at fault
  * @example tighten({ thread: 'M8', propertyClass: '8.8', threadFriction: 0.12, headFriction: 0.12, utilisation: 0.9 }).torqueNm // 24.6
  */
-export function tighten(joint: Tightening): { preloadN: number, torqueNm: number } {
+export function tighten(joint: Tightening): { preloadN: number; torqueNm: number } {
   const thread = asThread(joint.thread)
   const { yieldMpa } = strength(joint.propertyClass, thread.diameterMm)
   within('utilisation', joint.utilisation, 0.001, 1.5, 'The share of yield')
   const arm = torqueArmMm(thread, joint)
-  const preloadN = joint.utilisation * yieldMpa * stressAreaMm2(thread) / combinedStressRatio(thread, joint.threadFriction)
-  return { preloadN, torqueNm: preloadN * arm / 1000 }
+  const preloadN =
+    (joint.utilisation * yieldMpa * stressAreaMm2(thread)) / combinedStressRatio(thread, joint.threadFriction)
+  return { preloadN, torqueNm: (preloadN * arm) / 1000 }
 }
 
 /**
@@ -70,9 +76,15 @@ export function tighten(joint: Tightening): { preloadN: number, torqueNm: number
  * The inverse of `tighten`.
  * @param torqueNm above zero
  */
-export function preloadFrom(joint: Friction & { thread: ThreadLike, propertyClass: string, torqueNm: number }): { preloadN: number, utilisation: number } {
+export function preloadFrom(joint: Friction & { thread: ThreadLike; propertyClass: string; torqueNm: number }): {
+  preloadN: number
+  utilisation: number
+} {
   const thread = asThread(joint.thread)
   const { yieldMpa } = strength(joint.propertyClass, thread.diameterMm)
-  const preloadN = joint.torqueNm * 1000 / torqueArmMm(thread, joint)
-  return { preloadN, utilisation: preloadN * combinedStressRatio(thread, joint.threadFriction) / (yieldMpa * stressAreaMm2(thread)) }
+  const preloadN = (joint.torqueNm * 1000) / torqueArmMm(thread, joint)
+  return {
+    preloadN,
+    utilisation: (preloadN * combinedStressRatio(thread, joint.threadFriction)) / (yieldMpa * stressAreaMm2(thread)),
+  }
 }

@@ -5,7 +5,7 @@ import { tighteningOrder } from './tightening-order'
 import type { Point } from './tightening-order'
 
 export const passKinds = ['ease', 'contact', 'part', 'full', 'angle', 'check', 'out'] as const
-export type PassKind = typeof passKinds[number]
+export type PassKind = (typeof passKinds)[number]
 
 /** One time round the bolts. */
 export interface TighteningPass {
@@ -33,7 +33,8 @@ export const FEWEST_BOLTS = 3
 export const MOST_BOLTS = 24
 
 function checkCount(boltCount: number): void {
-  if (!Number.isInteger(boltCount) || boltCount < FEWEST_BOLTS || boltCount > MOST_BOLTS) throw new RangeError(`a tightening run has ${FEWEST_BOLTS} to ${MOST_BOLTS} bolts, not ${boltCount}`)
+  if (!Number.isInteger(boltCount) || boltCount < FEWEST_BOLTS || boltCount > MOST_BOLTS)
+    throw new RangeError(`a tightening run has ${FEWEST_BOLTS} to ${MOST_BOLTS} bolts, not ${boltCount}`)
 }
 
 /** Round the part by the angle of each bolt about the middle, clockwise from the first. */
@@ -58,7 +59,12 @@ export function middleOutOrder(positions: Point[]): number[] {
     const nearest = Math.min(...left.map(index => away[index]!))
     const ring = left.filter(index => away[index]! <= nearest + RING * reach)
     const last = positions[order.at(-1) ?? ring[0]!]!
-    const next = ring.reduce((best, index) => Math.hypot(positions[index]!.x - last.x, positions[index]!.y - last.y) > Math.hypot(positions[best]!.x - last.x, positions[best]!.y - last.y) + 1e-9 ? index : best)
+    const next = ring.reduce((best, index) =>
+      Math.hypot(positions[index]!.x - last.x, positions[index]!.y - last.y) >
+      Math.hypot(positions[best]!.x - last.x, positions[best]!.y - last.y) + 1e-9
+        ? index
+        : best,
+    )
     order.push(next)
     left.splice(left.indexOf(next), 1)
   }
@@ -66,7 +72,7 @@ export function middleOutOrder(positions: Point[]): number[] {
 }
 
 /** How the bolts lie: the order of the passes, and the lap round. A bare count stands for an even circle, which has no middle to begin from. */
-function ordersOf(bolts: number | Point[], pattern: Pattern = 'across'): { across: number[], around: number[] } {
+function ordersOf(bolts: number | Point[], pattern: Pattern = 'across'): { across: number[]; around: number[] } {
   const count = typeof bolts === 'number' ? bolts : bolts.length
   checkCount(count)
   const around = typeof bolts === 'number' ? Array.from({ length: bolts }, (_, index) => index) : aroundOrder(bolts)
@@ -99,12 +105,20 @@ export function tighteningPasses(bolts: number | Point[], figure: number | Figur
     const pause = waitMinutes > 0 ? { waitMinutes } : {}
     if (stage.kind === 'wait') waitMinutes += stage.minutes
     else waitMinutes = 0
-    if (stage.kind === 'torque') passes.push({ kind: ++torquesDone === torques ? 'full' : 'part', torqueNm: stage.torqueNm, order: across, ...pause })
-    if (stage.kind === 'angle') passes.push({ kind: 'angle', torqueNm: null, angleDeg: stage.angleDeg, order: across, ...pause })
+    if (stage.kind === 'torque')
+      passes.push({
+        kind: ++torquesDone === torques ? 'full' : 'part',
+        torqueNm: stage.torqueNm,
+        order: across,
+        ...pause,
+      })
+    if (stage.kind === 'angle')
+      passes.push({ kind: 'angle', torqueNm: null, angleDeg: stage.angleDeg, order: across, ...pause })
     if (stage.kind === 'lap') passes.push({ kind: 'check', torqueNm: finalNm, order: around, ...pause })
   }
   const last = stages.at(-1)!.kind
-  if (last !== 'lap' && !stages.some(stage => stage.kind === 'angle')) passes.push({ kind: 'check', torqueNm: finalNm, order: around, ...(waitMinutes > 0 ? { waitMinutes } : {}) })
+  if (last !== 'lap' && !stages.some(stage => stage.kind === 'angle'))
+    passes.push({ kind: 'check', torqueNm: finalNm, order: around, ...(waitMinutes > 0 ? { waitMinutes } : {}) })
   return passes
 }
 
@@ -116,7 +130,12 @@ export function tighteningPasses(bolts: number | Point[], figure: number | Figur
 export function looseningPasses(bolts: number | Point[]): TighteningPass[] {
   const { across } = ordersOf(bolts)
   return [
-    ...Array.from({ length: EASE_LAPS }, (): TighteningPass => ({ kind: 'ease', torqueNm: null, angleDeg: EASE_DEG, order: across })),
+    ...Array.from({ length: EASE_LAPS }, (): TighteningPass => ({
+      kind: 'ease',
+      torqueNm: null,
+      angleDeg: EASE_DEG,
+      order: across,
+    })),
     { kind: 'out', torqueNm: null, order: across },
   ]
 }

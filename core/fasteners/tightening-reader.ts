@@ -5,7 +5,7 @@ import type { TighteningSample } from './tightening-curve'
 import { YieldWatch } from './yield-watch'
 
 export const tighteningVerdicts = ['good', 'drag', 'early', 'soft', 'yielding', 'gave-way'] as const
-export type TighteningVerdict = typeof tighteningVerdicts[number]
+export type TighteningVerdict = (typeof tighteningVerdicts)[number]
 
 /** What the torque against the angle says so far. */
 export interface TighteningReading {
@@ -17,7 +17,15 @@ export interface TighteningReading {
 }
 
 /** Where no sibling tells: what counts as meeting something, how fast a sound joint then rises, and how soon is too soon. Common practice, no source. */
-const ALONE = { riseShare: 0.12, withinDeg: 75, toShare: 0.45, tooSoonDeg: 60, firstTurnDeg: 360, lookBackDeg: 25, dragRise: 0.06 }
+const ALONE = {
+  riseShare: 0.12,
+  withinDeg: 75,
+  toShare: 0.45,
+  tooSoonDeg: 60,
+  firstTurnDeg: 360,
+  lookBackDeg: 25,
+  dragRise: 0.06,
+}
 /** A joint under way is watched for yield from this share of the target on. */
 const ELASTIC_FROM = 0.25
 /** Torque that falls by this share, once it stood above a share of the target, is a bolt or thread that goes; a screw that only drags stands lower and falls too. */
@@ -57,7 +65,11 @@ export class TighteningReader {
   private closed = false
 
   /** @param limitNm where this pass ends; the target where it goes all the way */
-  constructor(private readonly targetNm: number, private readonly siblings: Siblings | null, private readonly limitNm = targetNm) {
+  constructor(
+    private readonly targetNm: number,
+    private readonly siblings: Siblings | null,
+    private readonly limitNm = targetNm,
+  ) {
     this.baseNm = siblings?.baseNm ?? 0
     this.riseNm = siblings?.riseNm ?? ALONE.riseShare * targetNm
   }
@@ -73,7 +85,14 @@ export class TighteningReader {
     this.samples.push(sample)
     this.calm.push(median(this.samples.slice(-3).map(entry => entry.torqueNm)))
     const index = this.samples.length - 1
-    if (this.falls(index)) return this.close(this.say('gave-way', index, `Torque fell from ${this.peak.toFixed(1)} N·m to ${sample.torqueNm.toFixed(1)} N·m while it turned on.`))
+    if (this.falls(index))
+      return this.close(
+        this.say(
+          'gave-way',
+          index,
+          `Torque fell from {${this.peak.toFixed(1)} N·m} to {${sample.torqueNm.toFixed(1)} N·m} while it turned on.`,
+        ),
+      )
     this.found ??= this.step(index)
     if (this.found?.verdict === 'drag' || this.found?.verdict === 'early') return this.close(this.found)
     if (this.reached(index)) {
@@ -94,7 +113,7 @@ export class TighteningReader {
   }
 
   private sayGood(index: number): TighteningReading {
-    return this.say('good', index, `It reached ${this.limitNm.toFixed(1)} N·m and rose as it should on the way.`)
+    return this.say('good', index, `It reached {${this.limitNm.toFixed(1)} N·m} and rose as it should on the way.`)
   }
 
   private close(reading: TighteningReading): TighteningReading {
@@ -108,7 +127,11 @@ export class TighteningReader {
   }
 
   private sayYielding(index: number): TighteningReading {
-    return this.say('yielding', index, `It turns on at ${this.samples[index]!.torqueNm.toFixed(1)} N·m without getting tighter.`)
+    return this.say(
+      'yielding',
+      index,
+      `It turns on at {${this.samples[index]!.torqueNm.toFixed(1)} N·m} without getting tighter.`,
+    )
   }
 
   /** Degrees turned since the first sample. */
@@ -121,16 +144,21 @@ export class TighteningReader {
   }
 
   private reached(index: number): boolean {
-    return this.samples[index]!.torqueNm >= this.limitNm * 0.995 && (this.samples[index - 1]?.torqueNm ?? 0) >= this.limitNm * 0.5
+    return (
+      this.samples[index]!.torqueNm >= this.limitNm * 0.995 &&
+      (this.samples[index - 1]?.torqueNm ?? 0) >= this.limitNm * 0.5
+    )
   }
 
   private falls(index: number): boolean {
     const calm = this.calm[index]!
     const stood = this.peak > (this.dragging() ? FALL.fromDragging : FALL.from) * this.targetNm
     const turnedOn = index > 0 && this.samples[index]!.angleDeg > this.samples[index - 1]!.angleDeg
-    const fallen = stood && turnedOn && (
-      this.samples[index]!.torqueNm < this.peak * (1 - FALL.atOnce)
-      || (calm < this.peak * (1 - FALL.share) && calm < this.peak - FALL.scatter * this.scatter(index - 1)))
+    const fallen =
+      stood &&
+      turnedOn &&
+      (this.samples[index]!.torqueNm < this.peak * (1 - FALL.atOnce) ||
+        (calm < this.peak * (1 - FALL.share) && calm < this.peak - FALL.scatter * this.scatter(index - 1)))
     this.peak = Math.max(this.peak, calm)
     return fallen
   }
@@ -157,7 +185,11 @@ export class TighteningReader {
 
   private neverBites(index: number): TighteningReading | null {
     if (!this.siblings || this.turned(index) < this.siblings.riseDeg * 1.25 + NEVER_DEG) return null
-    return this.say('gave-way', index, `It turned ${Math.round(this.turned(index))}° without biting; the others bite after ${Math.round(this.siblings.riseDeg)}°.`)
+    return this.say(
+      'gave-way',
+      index,
+      `It turned ${Math.round(this.turned(index))}° without biting; the others bite after ${Math.round(this.siblings.riseDeg)}°.`,
+    )
   }
 
   private againstSiblings(index: number, siblings: Siblings): TighteningReading | null {
@@ -166,7 +198,8 @@ export class TighteningReader {
     if (level >= LEVELS.start) this.startSinceDeg ??= since
     if (this.premature()) {
       const span = siblings.spans.first ?? UNKNOWN_SPAN
-      if (level >= LEVELS.first && since >= STEEPEST * span.deg && this.climbs(index, span.deg)) return this.tooSoon(index)
+      if (level >= LEVELS.first && since >= STEEPEST * span.deg && this.climbs(index, span.deg))
+        return this.tooSoon(index)
       const patience = Math.max(20, span.deg * span.factor)
       return since > patience ? this.sayDrag(index) : null
     }
@@ -176,8 +209,13 @@ export class TighteningReader {
       if (span && level < LEVELS[name] && since > span.deg * span.factor + 4) {
         // It came up like its siblings and fell behind later: that is a bolt that gives, not a joint that is soft.
         const { first } = siblings.spans
-        if (first && this.firstSinceDeg !== null && this.firstSinceDeg < first.deg * first.factor ** 0.55) return this.sayYielding(index)
-        return this.say('soft', index, `${Math.round(since)}° after it met the part it stands at ${percent(level)}; the others were at ${percent(LEVELS[name])} after ${Math.round(span.deg)}°.`)
+        if (first && this.firstSinceDeg !== null && this.firstSinceDeg < first.deg * first.factor ** 0.55)
+          return this.sayYielding(index)
+        return this.say(
+          'soft',
+          index,
+          `${Math.round(since)}° after it met the part it stands at ${percent(level)}; the others were at ${percent(LEVELS[name])} after ${Math.round(span.deg)}°.`,
+        )
       }
     }
     return null
@@ -185,7 +223,11 @@ export class TighteningReader {
 
   /** Whether the torque rose before the siblings' did, by more than they scatter. */
   private premature(): boolean {
-    return this.siblings !== null && this.risen >= 0 && this.turned(this.risen) < this.siblings.riseDeg - this.siblings.riseMarginDeg
+    return (
+      this.siblings !== null &&
+      this.risen >= 0 &&
+      this.turned(this.risen) < this.siblings.riseDeg - this.siblings.riseMarginDeg
+    )
   }
 
   /** Whether what stands against the turning may be drag as well as clamping. */
@@ -196,20 +238,33 @@ export class TighteningReader {
   private tooSoon(index: number): TighteningReading | null {
     if (!this.premature()) return null
     const { riseDeg, spans } = this.siblings!
-    const slow = spans.start && this.startSinceDeg !== null && this.startSinceDeg > Math.max(20, spans.start.deg * spans.start.factor)
+    const slow =
+      spans.start &&
+      this.startSinceDeg !== null &&
+      this.startSinceDeg > Math.max(20, spans.start.deg * spans.start.factor)
     return slow
       ? this.sayDrag(index)
-      : this.say('early', index, `It is tight ${Math.round(riseDeg - this.turned(this.risen))}° before the others were.`)
+      : this.say(
+          'early',
+          index,
+          `It is tight ${Math.round(riseDeg - this.turned(this.risen))}° before the others were.`,
+        )
   }
 
   private sayDrag(index: number): TighteningReading {
-    return this.say('drag', index, `It turns against ${this.calm[index]!.toFixed(1)} N·m where the others ran down with ${this.baseNm.toFixed(1)} N·m.`)
+    return this.say(
+      'drag',
+      index,
+      `It turns against {${this.calm[index]!.toFixed(1)} N·m} where the others ran down with {${this.baseNm.toFixed(1)} N·m}.`,
+    )
   }
 
   /** Whether the torque is still on its way up, as against a screw that turns heavily but evenly. */
   private climbs(index: number, spanDeg: number): boolean {
     const back = this.samples.findLastIndex((_, before) => this.turned(index) - this.turned(before) >= spanDeg * 0.25)
-    return this.calm[index]! - this.calm[Math.max(back, 0)]! >= CLIMB * 0.25 * LEVELS.first * (this.targetNm - this.baseNm)
+    return (
+      this.calm[index]! - this.calm[Math.max(back, 0)]! >= CLIMB * 0.25 * LEVELS.first * (this.targetNm - this.baseNm)
+    )
   }
 
   private alone(index: number): TighteningReading | null {
@@ -218,14 +273,30 @@ export class TighteningReader {
     const share = this.calm[index]! / this.targetNm
     if (share >= ALONE.toShare && since <= ALONE.withinDeg) this.quick = true
     if (this.quick) {
-      return since <= ALONE.withinDeg && rise < ALONE.tooSoonDeg ? this.say('early', index, `It is tight after ${Math.round(this.turned(index))}°, with hardly a thread engaged.`) : null
+      return since <= ALONE.withinDeg && rise < ALONE.tooSoonDeg
+        ? this.say(
+            'early',
+            index,
+            `It is tight after ${Math.round(this.turned(index))}°, with hardly a thread engaged.`,
+          )
+        : null
     }
     if (since <= ALONE.withinDeg) return null
-    const back = this.samples.findLastIndex((_, before) => this.turned(index) - this.turned(before) >= ALONE.lookBackDeg)
+    const back = this.samples.findLastIndex(
+      (_, before) => this.turned(index) - this.turned(before) >= ALONE.lookBackDeg,
+    )
     const gained = share - this.calm[Math.max(back, this.risen)]! / this.targetNm
     return rise < ALONE.firstTurnDeg || gained < ALONE.dragRise
-      ? this.say('drag', index, `It has turned against ${this.calm[index]!.toFixed(1)} N·m for ${Math.round(since)}° without clamping anything.`)
-      : this.say('soft', index, `${Math.round(since)}° after it met the part it stands at ${percent(share)} of the figure.`)
+      ? this.say(
+          'drag',
+          index,
+          `It has turned against {${this.calm[index]!.toFixed(1)} N·m} for ${Math.round(since)}° without clamping anything.`,
+        )
+      : this.say(
+          'soft',
+          index,
+          `${Math.round(since)}° after it met the part it stands at ${percent(share)} of the figure.`,
+        )
   }
 
   private yields(index: number): TighteningReading | null {

@@ -1,5 +1,5 @@
 import { frictionOf } from './condition'
-import { within } from './field-error'
+import { within } from '../base/field-error'
 import type { Joint } from './judge-spec'
 import { boltComplianceMmPerN, clampComplianceMmPerN } from './stiffness'
 import { asThread } from './thread'
@@ -44,12 +44,21 @@ export function torqueAngle(joint: TorqueAngle): TorqueAngleResult {
   const thread = asThread(joint.thread)
   within('snugNm', joint.snugNm, 0.1, 1000, 'The torque in N·m')
   within('angleDeg', joint.angleDeg, 1, 720, 'The angle in degrees')
-  const friction = { ...frictionOf(joint.condition ?? 'dry').usual, headContactDiameterMm: joint.headContactDiameterMm, holeDiameterMm: joint.holeDiameterMm }
+  const friction = {
+    ...frictionOf(joint.condition ?? 'dry').usual,
+    headContactDiameterMm: joint.headContactDiameterMm,
+    holeDiameterMm: joint.holeDiameterMm,
+  }
   const bolt = boltComplianceMmPerN(thread, joint.clampMm)
   const clamp = clampComplianceMmPerN(thread, joint.clampMm, joint.clampMaterial ?? 'steel')
-  const snugN = preloadFrom({ ...friction, thread, propertyClass: joint.propertyClass, torqueNm: joint.snugNm }).preloadN
+  const snugN = preloadFrom({
+    ...friction,
+    thread,
+    propertyClass: joint.propertyClass,
+    torqueNm: joint.snugNm,
+  }).preloadN
   const yieldN = tighten({ ...friction, thread, propertyClass: joint.propertyClass, utilisation: 1 }).preloadN
-  const drawnMm = thread.pitchMm * joint.angleDeg / 360
+  const drawnMm = (thread.pitchMm * joint.angleDeg) / 360
   const elasticN = snugN + drawnMm / (bolt + clamp)
   const pastYield = elasticN > yieldN
   const beyondN = Math.max(0, elasticN - yieldN)
@@ -58,11 +67,11 @@ export function torqueAngle(joint: TorqueAngle): TorqueAngleResult {
   const elongationMm = preloadN * bolt + Math.max(0, permanentMm)
   const share = Math.max(0, permanentMm) / joint.clampMm
   const reuse = share >= USED_UP ? 'renew' : pastYield ? 'once' : 'measure'
-  const end = `At the end it is ${elongationMm.toFixed(2)} mm longer and pulls ${(preloadN / 1000).toFixed(1)} kN`
+  const end = `At the end it is {${elongationMm.toFixed(2)} mm} longer and pulls {${(preloadN / 1000).toFixed(1)} kN}`
   const because = {
-    renew: `${end}. It is past yield by design and keeps ${permanentMm.toFixed(2)} mm: a new one every time.`,
-    once: `${end}. It only just passes yield and keeps ${Math.max(0, permanentMm).toFixed(2)} mm: one school renews it, the other measures it and uses it once more.`,
-    measure: `${end}. It stays below yield, at ${Math.round(elasticN / yieldN * 100)} %: measure its length against a new one; renew it if the maker says so.`,
+    renew: `${end}. It is past yield by design and keeps {${permanentMm.toFixed(2)} mm}: a new one every time.`,
+    once: `${end}. It only just passes yield and keeps {${Math.max(0, permanentMm).toFixed(2)} mm}: one school renews it, the other measures it and uses it once more.`,
+    measure: `${end}. It stays below yield, at ${Math.round((elasticN / yieldN) * 100)} %: measure its length against a new one; renew it if the maker says so.`,
   }[reuse]
   return { preloadN, elongationMm, permanentMm: Math.max(0, permanentMm), pastYield, reuse, because }
 }

@@ -3,10 +3,35 @@ import { blowLeft } from './impact-stack'
 import { calibratedRange, calibrationOverdue, chooseWrench, wrenchSetting } from './wrench'
 import type { TorqueWrench } from './wrench'
 
-const small: TorqueWrench = { id: 'a', name: 'Small', minNm: 2, maxNm: 25, drive: '1/4', lengthMm: 270, calibratedOn: '2026-05-04' }
-const middle: TorqueWrench = { id: 'b', name: 'Middle', minNm: 10, maxNm: 100, drive: '3/8', lengthMm: 380, calibratedOn: '2026-05-04' }
-const large: TorqueWrench = { id: 'c', name: 'Large', minNm: 40, maxNm: 210, drive: '1/2', lengthMm: 530, calibratedOn: '2024-02-01' }
-const choose = (torqueNm: number, wrenches = [large, middle, small]) => chooseWrench(wrenches, () => torqueNm, '2026-11-25')
+const small: TorqueWrench = {
+  id: 'a',
+  name: 'Small',
+  minNm: 2,
+  maxNm: 25,
+  drive: '1/4',
+  lengthMm: 270,
+  calibratedOn: '2026-05-04',
+}
+const middle: TorqueWrench = {
+  id: 'b',
+  name: 'Middle',
+  minNm: 10,
+  maxNm: 100,
+  drive: '3/8',
+  lengthMm: 380,
+  calibratedOn: '2026-05-04',
+}
+const large: TorqueWrench = {
+  id: 'c',
+  name: 'Large',
+  minNm: 40,
+  maxNm: 210,
+  drive: '1/2',
+  lengthMm: 530,
+  calibratedOn: '2024-02-01',
+}
+const choose = (torqueNm: number, wrenches = [large, middle, small]) =>
+  chooseWrench(wrenches, () => torqueNm, '2026-11-25')
 
 describe('chooseWrench', () => {
   it('takes the finest that covers the torque', () => {
@@ -34,15 +59,22 @@ describe('calibrationOverdue', () => {
 
 describe('wrenchSetting', () => {
   it('is less straight out, the same square to it, more pointing back', () => {
-    const at = (adapterAngleDeg: number) => wrenchSetting({ targetNm: 50, wrenchLengthMm: 400, adapterLengthMm: 50, adapterAngleDeg }).settingNm
+    const at = (adapterAngleDeg: number) =>
+      wrenchSetting({ targetNm: 50, wrenchLengthMm: 400, adapterLengthMm: 50, adapterAngleDeg }).settingNm
     expect(at(0)).toBeLessThan(at(45))
     expect(at(90)).toBeCloseTo(50, 9)
     expect(at(180)).toBeGreaterThan(50)
   })
   it('refuses an adapter that eats up the wrench, and numbers that are none', () => {
-    expect(() => wrenchSetting({ targetNm: 50, wrenchLengthMm: 200, adapterLengthMm: 190, adapterAngleDeg: 180 })).toThrow('Turn it')
-    expect(() => wrenchSetting({ targetNm: -1, wrenchLengthMm: 200, adapterLengthMm: 0, adapterAngleDeg: 0 })).toThrow('targetNm')
-    expect(() => wrenchSetting({ targetNm: 10, wrenchLengthMm: Number.NaN, adapterLengthMm: 0, adapterAngleDeg: 0 })).toThrow('wrenchLengthMm')
+    expect(() =>
+      wrenchSetting({ targetNm: 50, wrenchLengthMm: 200, adapterLengthMm: 190, adapterAngleDeg: 180 }),
+    ).toThrow('Turn it')
+    expect(() => wrenchSetting({ targetNm: -1, wrenchLengthMm: 200, adapterLengthMm: 0, adapterAngleDeg: 0 })).toThrow(
+      'targetNm',
+    )
+    expect(() =>
+      wrenchSetting({ targetNm: 10, wrenchLengthMm: Number.NaN, adapterLengthMm: 0, adapterAngleDeg: 0 }),
+    ).toThrow('wrenchLengthMm')
   })
 })
 

@@ -1,4 +1,4 @@
-import { FieldError, within } from './field-error'
+import { FieldError, within } from '../base/field-error'
 
 /**
  * What a torque wrench is set to with a crowfoot or other adapter on it.
@@ -10,21 +10,33 @@ import { FieldError, within } from './field-error'
  * @param adapterAngleDeg 0 straight out, 90 square to the wrench, 180 pointing back along it
  * @throws FieldError on the field at fault
  */
-export function wrenchSetting({ targetNm, wrenchLengthMm, adapterLengthMm, adapterAngleDeg }: {
-  targetNm: number, wrenchLengthMm: number, adapterLengthMm: number, adapterAngleDeg: number
+export function wrenchSetting({
+  targetNm,
+  wrenchLengthMm,
+  adapterLengthMm,
+  adapterAngleDeg,
+}: {
+  targetNm: number
+  wrenchLengthMm: number
+  adapterLengthMm: number
+  adapterAngleDeg: number
 }): { settingNm: number } {
   within('targetNm', targetNm, 0.1, 1000, 'A torque in N·m')
   within('wrenchLengthMm', wrenchLengthMm, 50, 2000, 'A wrench’s length in mm')
   within('adapterLengthMm', adapterLengthMm, 0, 1000, 'An adapter’s length in mm')
   within('adapterAngleDeg', adapterAngleDeg, -180, 360, 'An adapter’s angle in degrees')
-  const reachMm = wrenchLengthMm + adapterLengthMm * Math.cos(adapterAngleDeg * Math.PI / 180)
-  if (reachMm < wrenchLengthMm * 0.2) throw new FieldError('adapterLengthMm', 'Pointing back, the adapter takes nearly all of the wrench’s length. Turn it.')
-  return { settingNm: targetNm * wrenchLengthMm / reachMm }
+  const reachMm = wrenchLengthMm + adapterLengthMm * Math.cos((adapterAngleDeg * Math.PI) / 180)
+  if (reachMm < wrenchLengthMm * 0.2)
+    throw new FieldError(
+      'adapterLengthMm',
+      'Pointing back, the adapter takes nearly all of the wrench’s length. Turn it.',
+    )
+  return { settingNm: (targetNm * wrenchLengthMm) / reachMm }
 }
 
 /** Drives of sockets and wrenches, in inches. */
 export const driveSizes = ['1/4', '3/8', '1/2', '3/4'] as const
-export type DriveSize = typeof driveSizes[number]
+export type DriveSize = (typeof driveSizes)[number]
 
 /** A torque wrench of the garage. */
 export interface TorqueWrench {
@@ -45,7 +57,7 @@ export const CALIBRATED_FROM = 0.2
 const CALIBRATION_MONTHS = 12
 
 /** The part of a wrench's scale that its calibration covers, in N·m. */
-export function calibratedRange(wrench: Pick<TorqueWrench, 'minNm' | 'maxNm'>): { fromNm: number, toNm: number } {
+export function calibratedRange(wrench: Pick<TorqueWrench, 'minNm' | 'maxNm'>): { fromNm: number; toNm: number } {
   return { fromNm: Math.max(wrench.minNm, wrench.maxNm * CALIBRATED_FROM), toNm: wrench.maxNm }
 }
 
@@ -70,9 +82,20 @@ export interface WrenchChoice {
  * @param setting what each wrench would be set to, in N·m; with an adapter it depends on the wrench's length
  * @returns the choice, flagged when its calibration has run out, or `null` when no wrench covers it
  */
-export function chooseWrench(wrenches: TorqueWrench[], setting: (wrench: TorqueWrench) => number, today: string): WrenchChoice | null {
+export function chooseWrench(
+  wrenches: TorqueWrench[],
+  setting: (wrench: TorqueWrench) => number,
+  today: string,
+): WrenchChoice | null {
   const fitting = wrenches
     .map(wrench => ({ wrench, settingNm: setting(wrench), overdue: calibrationOverdue(wrench, today) }))
     .filter(({ wrench, settingNm }) => settingNm >= calibratedRange(wrench).fromNm && settingNm <= wrench.maxNm)
-  return fitting.sort((a, b) => Number(a.overdue) - Number(b.overdue) || a.wrench.maxNm - b.wrench.maxNm || (a.wrench.id < b.wrench.id ? -1 : 1))[0] ?? null
+  return (
+    fitting.sort(
+      (a, b) =>
+        Number(a.overdue) - Number(b.overdue) ||
+        a.wrench.maxNm - b.wrench.maxNm ||
+        (a.wrench.id < b.wrench.id ? -1 : 1),
+    )[0] ?? null
+  )
 }

@@ -27,7 +27,10 @@ export class YieldWatch {
   /** Running sum of squared distances of each sample from the line between its neighbours. */
   private readonly jumps: number[] = [0, 0]
 
-  constructor(private readonly targetNm: number, private readonly scatterNm: number) {}
+  constructor(
+    private readonly targetNm: number,
+    private readonly scatterNm: number,
+  ) {}
 
   /** Adds a sample of the rising part. @returns whether the bolt yields */
   add(angleDeg: number, torqueNm: number): boolean {
@@ -72,7 +75,7 @@ export class YieldWatch {
     if (squares === 0) return false
     const hingeError = sigma * Math.sqrt(1 / elastic.count + (hinge - elastic.meanX) ** 2 / elastic.spreadXX)
     const reach = angles.at(-1)! - hinge
-    const error = Math.sqrt(sigma ** 2 / squares + (1.5 * hingeError / reach) ** 2)
+    const error = Math.sqrt(sigma ** 2 / squares + ((1.5 * hingeError) / reach) ** 2)
     const short = elastic.at(angles.at(-1)!) - torques.at(-1)!
     return along / squares + SURE * error < FALLEN * elastic.slope && short > Math.max(SHORTFALL * targetNm, 2 * sigma)
   }

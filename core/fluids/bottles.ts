@@ -1,10 +1,13 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 
-export interface BottleSize { ml: number, price?: number }
+export interface BottleSize {
+  ml: number
+  price?: number
+}
 
 export interface BottleChoice {
   /** How many of each size, the largest first. */
-  bottles: { ml: number, count: number }[]
+  bottles: { ml: number; count: number }[]
   boughtMl: number
   leftMl: number
   /** What they cost, where every size has its price. */
@@ -19,7 +22,15 @@ const MOST_OF_A_SIZE = 60
  * @param needMl what has to go in, in ml; `onShelfMl` is there already in the same kind
  * @throws FieldError on an amount or a bottle that is none
  */
-export function bottles({ needMl, sizes, onShelfMl = 0 }: { needMl: number, sizes: BottleSize[], onShelfMl?: number }): BottleChoice {
+export function bottles({
+  needMl,
+  sizes,
+  onShelfMl = 0,
+}: {
+  needMl: number
+  sizes: BottleSize[]
+  onShelfMl?: number
+}): BottleChoice {
   within('needMl', needMl, 0, 100_000, 'The amount in ml')
   within('onShelfMl', onShelfMl, 0, 1_000_000, 'What is on the shelf in ml')
   if (sizes.length === 0) throw new FieldError('sizes', 'At least one size of bottle is wanted.')
@@ -30,18 +41,20 @@ export function bottles({ needMl, sizes, onShelfMl = 0 }: { needMl: number, size
   const wanted = Math.max(0, needMl - onShelfMl)
   const ordered = [...sizes].sort((a, b) => b.ml - a.ml)
   const priced = ordered.every(size => size.price !== undefined)
-  let best: { counts: number[], score: [number, number, number] } | null = null
+  let best: { counts: number[]; score: [number, number, number] } | null = null
   const weigh = (index: number, counts: number[], ml: number, price: number, count: number) => {
     if (ml >= wanted || index === ordered.length) {
       if (ml < wanted) return
       const left = ml - wanted
       const score: [number, number, number] = priced ? [price, left, count] : [left, count, 0]
-      if (!best || lower(score, best.score)) best = { counts: [...counts, ...new Array<number>(ordered.length - counts.length).fill(0)], score }
+      if (!best || lower(score, best.score))
+        best = { counts: [...counts, ...new Array<number>(ordered.length - counts.length).fill(0)], score }
       return
     }
     const size = ordered[index]!
     const enough = Math.min(MOST_OF_A_SIZE, Math.ceil((wanted - ml) / size.ml))
-    for (let take = index === ordered.length - 1 ? enough : 0; take <= enough; take++) weigh(index + 1, [...counts, take], ml + take * size.ml, price + take * (size.price ?? 0), count + take)
+    for (let take = index === ordered.length - 1 ? enough : 0; take <= enough; take++)
+      weigh(index + 1, [...counts, take], ml + take * size.ml, price + take * (size.price ?? 0), count + take)
   }
   weigh(0, [], 0, 0, 0)
   if (!best) throw new FieldError('needMl', 'No number of these bottles holds that much.')
@@ -49,7 +62,9 @@ export function bottles({ needMl, sizes, onShelfMl = 0 }: { needMl: number, size
   const bought = ordered.map((size, index) => ({ ml: size.ml, count: counts[index]! }))
   const boughtMl = bought.reduce((sum, bottle) => sum + bottle.ml * bottle.count, 0)
   return {
-    bottles: bought.filter(bottle => bottle.count > 0), boughtMl, leftMl: boughtMl + onShelfMl - needMl,
+    bottles: bought.filter(bottle => bottle.count > 0),
+    boughtMl,
+    leftMl: boughtMl + onShelfMl - needMl,
     price: priced ? ordered.reduce((sum, size, index) => sum + size.price! * counts[index]!, 0) : null,
   }
 }

@@ -1,9 +1,9 @@
 import { outlinePoints, clockPosition } from '../fasteners/bolt-board'
 import type { BoardBolt, BoltBoard } from '../fasteners/bolt-board'
 import { parseThread } from '../fasteners/thread'
-import type { Outline } from '../packs/types'
+import type { Outline } from '../pack/fasteners'
 import { line } from './drawing'
-import type { Drawing, Shape } from './drawing'
+import type { Drawing, PageShape } from './drawing'
 
 const MARGIN_MM = 14
 const TITLE_MM = 16
@@ -16,8 +16,7 @@ const CLEARANCE_MM = 0.5
 export function holeMm(bolt: BoardBolt): number {
   try {
     return (bolt.thread ? parseThread(bolt.thread).diameterMm : USUAL_HOLE_MM) + CLEARANCE_MM
-  }
-  catch {
+  } catch {
     return USUAL_HOLE_MM + CLEARANCE_MM
   }
 }
@@ -34,7 +33,12 @@ export interface CardText {
  * The board as a card to be cut out at 1:1: outline, a hole for each bolt with its label, marks of what else is there.
  * @param seenFrom the engine's side mirrors it
  */
-export function boltCard(board: BoltBoard, outline: Outline, text: CardText, seenFrom: 'box' | 'engine' = 'box'): Drawing {
+export function boltCard(
+  board: BoltBoard,
+  outline: Outline,
+  text: CardText,
+  seenFrom: 'box' | 'engine' = 'box',
+): Drawing {
   const side = seenFrom === 'box' ? 1 : -1
   const rim = outlinePoints(outline).map(([x, y]): [number, number] => [side * x, -y])
   const places = board.bolts.map((bolt): [number, number] => [side * bolt.xMm, -bolt.yMm])
@@ -45,7 +49,8 @@ export function boltCard(board: BoltBoard, outline: Outline, text: CardText, see
   const heightMm = Math.max(...all.map(([, y]) => y)) + MARGIN_MM - top
   const shift = ([x, y]: [number, number]): [number, number] => [x - left, y - top]
   return {
-    widthMm, heightMm,
+    widthMm,
+    heightMm,
     shapes: [
       { kind: 'text', x: 4, y: 8, sizeMm: 6, anchor: 'start', bold: true, text: text.title },
       { kind: 'text', x: 4, y: 14, sizeMm: 3.6, anchor: 'start', text: text.subtitle },
@@ -56,7 +61,7 @@ export function boltCard(board: BoltBoard, outline: Outline, text: CardText, see
   }
 }
 
-function markShapes(name: string, x: number, y: number, radiusMm: number): Shape[] {
+function markShapes(name: string, x: number, y: number, radiusMm: number): PageShape[] {
   return [
     { kind: 'circle', x, y, radiusMm, widthMm: 0.2 },
     { kind: 'text', x, y: y + 1.2, sizeMm: 3.2, anchor: 'middle', text: name },
@@ -64,7 +69,13 @@ function markShapes(name: string, x: number, y: number, radiusMm: number): Shape
 }
 
 /** Hole, cross hairs, number and label; the label stands on the side of the middle, where there is card. */
-function boltShapes(bolt: BoardBolt, index: number, [x, y]: [number, number], offsetX: number, text: CardText): Shape[] {
+function boltShapes(
+  bolt: BoardBolt,
+  index: number,
+  [x, y]: [number, number],
+  offsetX: number,
+  text: CardText,
+): PageShape[] {
   const radiusMm = holeMm(bolt) / 2
   const anchor = offsetX > 1 ? 'end' : 'start'
   const labelX = anchor === 'end' ? x - radiusMm - 3 : x + radiusMm + 3
@@ -73,16 +84,31 @@ function boltShapes(bolt: BoardBolt, index: number, [x, y]: [number, number], of
     line(x - radiusMm - 2, y, x + radiusMm + 2, y, 0.15),
     line(x, y - radiusMm - 2, x, y + radiusMm + 2, 0.15),
     { kind: 'text', x: labelX, y: y + 0.5, sizeMm: 5, anchor, bold: true, text: `${index + 1}` },
-    ...text.label(bolt).map((words, row): Shape => ({ kind: 'text', x: labelX, y: y + 4.5 + row * 3.8, sizeMm: 3.2, anchor, text: words })),
+    ...text.label(bolt).map((words, row): PageShape => ({
+      kind: 'text',
+      x: labelX,
+      y: y + 4.5 + row * 3.8,
+      sizeMm: 3.2,
+      anchor,
+      text: words,
+    })),
   ]
 }
 
 /** What a card says of a bolt where nobody says otherwise: hour, size, tool, and what it holds. */
-export function cardLabel(bolt: BoardBolt, seenFrom: 'box' | 'engine' = 'box', length = (value: number, unit: string) => `${value} ${unit}`): string[] {
-  const size = [bolt.thread, bolt.lengthMm === undefined ? undefined : `× ${length(bolt.lengthMm, 'mm')}`].filter(Boolean).join(' ')
+export function cardLabel(
+  bolt: BoardBolt,
+  seenFrom: 'box' | 'engine' = 'box',
+  length = (value: number, unit: string) => `${value} ${unit}`,
+): string[] {
+  const size = [bolt.thread, bolt.lengthMm === undefined ? undefined : `× ${length(bolt.lengthMm, 'mm')}`]
+    .filter(Boolean)
+    .join(' ')
   const hour = clockPosition(bolt.xMm, bolt.yMm, seenFrom)
   return [
-    [hour === 'middle' ? 'middle' : `${hour} o'clock`, bolt.from === 'engine' ? 'from the engine' : ''].filter(Boolean).join(', '),
+    [hour === 'middle' ? 'middle' : `${hour} o'clock`, bolt.from === 'engine' ? 'from the engine' : '']
+      .filter(Boolean)
+      .join(', '),
     [size, bolt.drive ? `tool ${bolt.drive}` : ''].filter(Boolean).join(', '),
     bolt.holds ?? '',
     bolt.singleUse ? 'renew' : '',

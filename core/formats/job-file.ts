@@ -1,7 +1,6 @@
-import { admit } from '../job/admit'
-import type { JobEvent } from '../job/events'
-import { applyEvent, emptyJob, reduceJob } from '../job/reduce-job'
-import type { JobState } from '../job/state'
+import { emptyJob } from '../job/chapters'
+import type { JobEvent, JobState } from '../job/chapters'
+import { admit, applyEvent, reduceJob } from '../job/job'
 
 /** What a job file calls itself, and the version of it that this Eldrin writes and reads. */
 export const JOB_FORMAT = 'eldrin-job'
@@ -14,14 +13,17 @@ export interface JobFile {
   /** ISO 8601. */
   exportedAt: string
   /** Who the log speaks of. */
-  people: { id: string, name: string }[]
+  people: { id: string; name: string }[]
   events: JobEvent[]
 }
 
 /** A file that is no job: where, and why. */
 export class JobFileError extends Error {
   override name = 'JobFileError'
-  constructor(readonly path: string, readonly reason: string) {
+  constructor(
+    readonly path: string,
+    readonly reason: string,
+  ) {
     super(`${path}: ${reason}`)
   }
 }
@@ -31,9 +33,15 @@ export class JobFileError extends Error {
  * @param events the whole log, in order
  * @param exportedAt ISO 8601
  */
-export function exportJob(events: JobEvent[], people: { id: string, name: string }[], exportedAt: string): JobFile {
+export function exportJob(events: JobEvent[], people: { id: string; name: string }[], exportedAt: string): JobFile {
   const named = new Set(events.map(event => event.personId))
-  return { format: JOB_FORMAT, version: JOB_FORMAT_VERSION, exportedAt, people: people.filter(person => named.has(person.id)).map(({ id, name }) => ({ id, name })), events }
+  return {
+    format: JOB_FORMAT,
+    version: JOB_FORMAT_VERSION,
+    exportedAt,
+    people: people.filter(person => named.has(person.id)).map(({ id, name }) => ({ id, name })),
+    events,
+  }
 }
 
 /**
@@ -41,10 +49,11 @@ export function exportJob(events: JobEvent[], people: { id: string, name: string
  * The shape of the file has been checked before.
  * @throws JobFileError with the path of the event at fault
  */
-export function importJob(file: JobFile): { jobId: string, events: JobEvent[], state: JobState } {
+export function importJob(file: JobFile): { jobId: string; events: JobEvent[]; state: JobState } {
   const { events, people } = file
   const [first] = events
-  if (first?.type !== 'job-opened') throw new JobFileError('events[0].type', 'The log of a job begins with its opening.')
+  if (first?.type !== 'job-opened')
+    throw new JobFileError('events[0].type', 'The log of a job begins with its opening.')
   const ids = new Set<string>()
   const known = new Set(people.map(person => person.id))
   const log: JobEvent[] = []
@@ -64,8 +73,7 @@ export function importJob(file: JobFile): { jobId: string, events: JobEvent[], s
       else applyEvent(state, event)
       state.lastSeq = event.seq
       state.lastAt = event.deviceTime
-    }
-    catch (error) {
+    } catch (error) {
       if (error instanceof JobFileError) throw error
       throw fail('payload', `This cannot be replayed: ${error instanceof Error ? error.message : String(error)}.`)
     }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 export interface RoomUnderCar {
   /** Height of the box as it lies on the jack: its bell's diameter where it lies flat, in mm. */
@@ -36,7 +36,16 @@ const AIR_MM = 30
  * With one end up the car turns about the axle that stays down, so an edge nearer to it rises less than the lifting point.
  * @throws FieldError on the field at fault
  */
-export function clearance({ boxHeightMm, saddleMm, edgeMm, edgeFromAxleMm, liftFromAxleMm, groundRisesMm = 0, standRangeMm, liftPointMm }: RoomUnderCar): RoomReport {
+export function clearance({
+  boxHeightMm,
+  saddleMm,
+  edgeMm,
+  edgeFromAxleMm,
+  liftFromAxleMm,
+  groundRisesMm = 0,
+  standRangeMm,
+  liftPointMm,
+}: RoomUnderCar): RoomReport {
   within('boxHeightMm', boxHeightMm, 50, 1500, 'The height of the box in mm')
   within('saddleMm', saddleMm, 0, 1000, 'The height of the jack in mm')
   within('edgeMm', edgeMm, 20, 1500, 'The height of the edge in mm')
@@ -51,11 +60,30 @@ export function clearance({ boxHeightMm, saddleMm, edgeMm, edgeFromAxleMm, liftF
   }
   const neededMm = boxHeightMm + saddleMm + groundRisesMm + AIR_MM
   const rise = Math.max(0, neededMm - edgeMm)
-  const liftMm = oneEnd ? rise * liftFromAxleMm / edgeFromAxleMm : rise
+  const liftMm = oneEnd ? (rise * liftFromAxleMm) / edgeFromAxleMm : rise
   const standMm = liftPointMm + liftMm
-  if (rise === 0) return { neededMm, liftMm, standMm, verdict: 'not-needed', because: `The edge stands at ${Math.round(edgeMm)} mm already; ${Math.round(neededMm)} mm are wanted.` }
+  if (rise === 0)
+    return {
+      neededMm,
+      liftMm,
+      standMm,
+      verdict: 'not-needed',
+      because: `The edge stands at {${Math.round(edgeMm)} mm} already; {${Math.round(neededMm)} mm} are wanted.`,
+    }
   if (standMm > standRangeMm[1]) {
-    return { neededMm, liftMm, standMm, verdict: 'low-stands', because: `The lifting point has to stand at ${Math.round(standMm)} mm and the stands go to ${Math.round(standRangeMm[1])} mm. Taller stands, a lower jack, or lay the box on a board and draw it out.` }
+    return {
+      neededMm,
+      liftMm,
+      standMm,
+      verdict: 'low-stands',
+      because: `The lifting point has to stand at {${Math.round(standMm)} mm} and the stands go to {${Math.round(standRangeMm[1])} mm}. Taller stands, a lower jack, or lay the box on a board and draw it out.`,
+    }
   }
-  return { neededMm, liftMm, standMm: Math.max(standMm, standRangeMm[0]), verdict: 'enough', because: `The lifting point goes up by ${Math.round(liftMm)} mm, stands at ${Math.round(Math.max(standMm, standRangeMm[0]))} mm.` }
+  return {
+    neededMm,
+    liftMm,
+    standMm: Math.max(standMm, standRangeMm[0]),
+    verdict: 'enough',
+    because: `The lifting point goes up by {${Math.round(liftMm)} mm}, stands at {${Math.round(Math.max(standMm, standRangeMm[0]))} mm}.`,
+  }
 }

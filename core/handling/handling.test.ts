@@ -2,7 +2,16 @@ import { describe, expect, it } from 'vitest'
 import { clearance, liftingIndex, standLoads, supportLoads, tilt, tiltWindow } from '.'
 import type { CarOnStands, Lift } from '.'
 
-const lift: Lift = { massKg: 20, horizontalCm: 25, verticalCm: 75, travelCm: 25, asymmetryDeg: 0, liftsPerMinute: 0.2, durationHours: 1, coupling: 'good' }
+const lift: Lift = {
+  massKg: 20,
+  horizontalCm: 25,
+  verticalCm: 75,
+  travelCm: 25,
+  asymmetryDeg: 0,
+  liftsPerMinute: 0.2,
+  durationHours: 1,
+  coupling: 'good',
+}
 
 describe('liftingIndex', () => {
   it('allows 51 lb, 23 kg, in the best of postures and nothing out of reach', () => {
@@ -12,8 +21,19 @@ describe('liftingIndex', () => {
     expect(liftingIndex({ ...lift, liftsPerMinute: 16 }).limitKg).toBe(0)
   })
   it('falls with every step away from it', () => {
-    for (const worse of [{ horizontalCm: 40 }, { verticalCm: 10 }, { verticalCm: 150 }, { travelCm: 100 }, { asymmetryDeg: 45 }, { liftsPerMinute: 3 }, { durationHours: 8 }, { coupling: 'poor' as const }]) {
-      expect(liftingIndex({ ...lift, ...worse }).limitKg, JSON.stringify(worse)).toBeLessThan(liftingIndex(lift).limitKg)
+    for (const worse of [
+      { horizontalCm: 40 },
+      { verticalCm: 10 },
+      { verticalCm: 150 },
+      { travelCm: 100 },
+      { asymmetryDeg: 45 },
+      { liftsPerMinute: 3 },
+      { durationHours: 8 },
+      { coupling: 'poor' as const },
+    ]) {
+      expect(liftingIndex({ ...lift, ...worse }).limitKg, JSON.stringify(worse)).toBeLessThan(
+        liftingIndex(lift).limitKg,
+      )
     }
   })
   it('refuses what is no lift, at its field', () => {
@@ -26,7 +46,10 @@ describe('liftingIndex', () => {
 describe('supportLoads', () => {
   const at = (id: string, xMm: number, yMm: number) => ({ id, xMm, yMm })
   it('shares by the lever between two supports', () => {
-    const { loadsKg } = supportLoads([{ id: 'box', massKg: 60, xMm: 400, yMm: 0 }], [at('hook', 0, 0), at('jack', 1000, 0)])
+    const { loadsKg } = supportLoads(
+      [{ id: 'box', massKg: 60, xMm: 400, yMm: 0 }],
+      [at('hook', 0, 0), at('jack', 1000, 0)],
+    )
     expect(loadsKg[0]).toBeCloseTo(36, 9)
     expect(loadsKg[1]).toBeCloseTo(24, 9)
   })
@@ -38,7 +61,12 @@ describe('supportLoads', () => {
     expect(found.tips).toBe(false)
   })
   it('says that it tips when the balance leaves its supports', () => {
-    expect(supportLoads([{ id: 'car', massKg: 1000, xMm: -50, yMm: 0 }], [at('a', 0, -700), at('b', 0, 700), at('c', 2000, 0)]).tips).toBe(true)
+    expect(
+      supportLoads(
+        [{ id: 'car', massKg: 1000, xMm: -50, yMm: 0 }],
+        [at('a', 0, -700), at('b', 0, 700), at('c', 2000, 0)],
+      ).tips,
+    ).toBe(true)
   })
   it('refuses too few supports, and nothing to carry', () => {
     expect(() => supportLoads([{ id: 'm', massKg: 10, xMm: 0, yMm: 0 }], [at('a', 0, 0)])).toThrow('supports')
@@ -48,8 +76,16 @@ describe('supportLoads', () => {
 
 describe('standLoads', () => {
   const car: CarOnStands = {
-    carKg: 1400, frontShare: 0.6, wheelbaseMm: 2600, trackMm: 1500, wheelsDown: ['rear'],
-    stands: [{ id: 'left', xMm: 400, yMm: -550, ratingKg: 2000 }, { id: 'right', xMm: 400, yMm: 550, ratingKg: 2000 }], removed: [{ id: 'box', massKg: 45, xMm: -100, yMm: -300 }],
+    carKg: 1400,
+    frontShare: 0.6,
+    wheelbaseMm: 2600,
+    trackMm: 1500,
+    wheelsDown: ['rear'],
+    stands: [
+      { id: 'left', xMm: 400, yMm: -550, ratingKg: 2000 },
+      { id: 'right', xMm: 400, yMm: 550, ratingKg: 2000 },
+    ],
+    removed: [{ id: 'box', massKg: 45, xMm: -100, yMm: -300 }],
   }
   it('gives axle loads and stands before and after, and the way the balance goes', () => {
     const report = standLoads(car)
@@ -61,17 +97,38 @@ describe('standLoads', () => {
   })
   it('calls a weak stand, a near edge and a car that tips', () => {
     expect(standLoads({ ...car, stands: car.stands.map(stand => ({ ...stand, ratingKg: 300 })) }).verdict).toBe('no')
-    const both: CarOnStands = { ...car, wheelsDown: [], removed: [{ id: 'engine', massKg: 300, xMm: -200, yMm: 0 }], stands: [...car.stands, { id: 'back-left', xMm: 1300, yMm: -550, ratingKg: 2000 }, { id: 'back-right', xMm: 1300, yMm: 550, ratingKg: 2000 }] }
-    expect(standLoads(both)).toMatchObject({ verdict: 'no', because: expect.stringContaining('tips once the part is out') })
+    const both: CarOnStands = {
+      ...car,
+      wheelsDown: [],
+      removed: [{ id: 'engine', massKg: 300, xMm: -200, yMm: 0 }],
+      stands: [
+        ...car.stands,
+        { id: 'back-left', xMm: 1300, yMm: -550, ratingKg: 2000 },
+        { id: 'back-right', xMm: 1300, yMm: 550, ratingKg: 2000 },
+      ],
+    }
+    expect(standLoads(both)).toMatchObject({
+      verdict: 'no',
+      because: expect.stringContaining('tips once the part is out'),
+    })
     expect(() => standLoads({ ...car, frontShare: 1.2 })).toThrow('frontShare')
   })
 })
 
 describe('room to get it out', () => {
-  const room = { boxHeightMm: 380, saddleMm: 140, edgeMm: 240, standRangeMm: [280, 420] as [number, number], liftPointMm: 200 }
+  const room = {
+    boxHeightMm: 380,
+    saddleMm: 140,
+    edgeMm: 240,
+    standRangeMm: [280, 420] as [number, number],
+    liftPointMm: 200,
+  }
   it('adds box, jack and air, and turns about the axle that stays down', () => {
     expect(clearance(room)).toMatchObject({ neededMm: 550, liftMm: 310, verdict: 'low-stands' })
-    expect(clearance({ ...room, edgeFromAxleMm: 3400, liftFromAxleMm: 2200 }).liftMm).toBeCloseTo(310 * 2200 / 3400, 9)
+    expect(clearance({ ...room, edgeFromAxleMm: 3400, liftFromAxleMm: 2200 }).liftMm).toBeCloseTo(
+      (310 * 2200) / 3400,
+      9,
+    )
     expect(clearance({ ...room, edgeFromAxleMm: 3400, liftFromAxleMm: 2200 }).verdict).toBe('enough')
     expect(clearance({ ...room, groundRisesMm: 40 }).neededMm).toBe(590)
     expect(clearance({ ...room, edgeMm: 700 }).verdict).toBe('not-needed')
@@ -86,7 +143,7 @@ describe('engine tilt', () => {
   ]
   it('turns every place about the mounts', () => {
     const report = tilt({ loweredMm: 100, behindMm: 1000 }, points)
-    expect(report.angleDeg).toBeCloseTo(Math.asin(0.1) * 180 / Math.PI, 9)
+    expect(report.angleDeg).toBeCloseTo((Math.asin(0.1) * 180) / Math.PI, 9)
     expect(report.movesMm[0]).toBeLessThan(0)
     expect(report.movesMm[1]).toBeGreaterThan(0)
     expect(report.leftMm).toEqual([null, expect.closeTo(45 - report.movesMm[1]!, 9)])

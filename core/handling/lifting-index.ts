@@ -1,8 +1,8 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 
 export const couplings = ['good', 'fair', 'poor'] as const
 /** How well hands can hold it: handles, edges, or nothing. */
-export type Coupling = typeof couplings[number]
+export type Coupling = (typeof couplings)[number]
 
 export interface Lift {
   massKg: number
@@ -24,7 +24,14 @@ export interface LiftingIndex {
   limitKg: number
   /** Mass over limit; from 1 on the risk rises, from 3 on it is high. `Infinity` where nothing is allowed. */
   index: number
-  multipliers: { horizontal: number, vertical: number, distance: number, asymmetry: number, frequency: number, coupling: number }
+  multipliers: {
+    horizontal: number
+    vertical: number
+    distance: number
+    asymmetry: number
+    frequency: number
+    coupling: number
+  }
 }
 
 /** Constants of the equation as the manual's worked examples have them, in lb and in; its metric ones are these, rounded. */
@@ -39,7 +46,7 @@ const LONGEST_HOURS = 8
  * Frequency multipliers by lifts a minute for up to one, two and eight hours; `low` where hands start below 75 cm, `high` above.
  * NIOSH, Applications Manual for the Revised NIOSH Lifting Equation, 1994, table 5; from memory.
  */
-const frequencyTable: { perMinute: number, low: [number, number, number], high: [number, number, number] }[] = [
+const frequencyTable: { perMinute: number; low: [number, number, number]; high: [number, number, number] }[] = [
   { perMinute: 0.2, low: [1, 0.95, 0.85], high: [1, 0.95, 0.85] },
   { perMinute: 0.5, low: [0.97, 0.92, 0.81], high: [0.97, 0.92, 0.81] },
   { perMinute: 1, low: [0.94, 0.88, 0.75], high: [0.94, 0.88, 0.75] },

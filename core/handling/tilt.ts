@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 
 /** A place on engine or box, from the axis of the mounts: x rearward, y up, in mm. */
 export interface TiltPoint {
@@ -37,17 +37,23 @@ const MOST_MM = 400
  * @param tail how far the tail goes down and how far behind the mounts that is, in mm
  * @throws FieldError on a tail that cannot go that far
  */
-export function tilt(tail: { loweredMm: number, behindMm: number }, points: TiltPoint[]): TiltReport {
+export function tilt(tail: { loweredMm: number; behindMm: number }, points: TiltPoint[]): TiltReport {
   within('behindMm', tail.behindMm, 50, 5000, 'The distance behind the mounts in mm')
   within('loweredMm', tail.loweredMm, 0, MOST_MM, 'The lowering in mm')
-  if (tail.loweredMm >= tail.behindMm) throw new FieldError('loweredMm', 'The tail cannot go down further than it lies behind the mounts.')
+  if (tail.loweredMm >= tail.behindMm)
+    throw new FieldError('loweredMm', 'The tail cannot go down further than it lies behind the mounts.')
   const angle = Math.asin(tail.loweredMm / tail.behindMm)
-  const movesMm = points.map(({ xMm, yMm, along }) => along === 'x'
-    ? xMm * Math.cos(angle) + yMm * Math.sin(angle) - xMm
-    : yMm * Math.cos(angle) - xMm * Math.sin(angle) - yMm)
+  const movesMm = points.map(({ xMm, yMm, along }) =>
+    along === 'x'
+      ? xMm * Math.cos(angle) + yMm * Math.sin(angle) - xMm
+      : yMm * Math.cos(angle) - xMm * Math.sin(angle) - yMm,
+  )
   return {
-    angleDeg: angle * 180 / Math.PI, movesMm,
-    leftMm: points.map((point, index) => point.roomMm === undefined ? null : point.roomMm - Math.abs(movesMm[index]!)),
+    angleDeg: (angle * 180) / Math.PI,
+    movesMm,
+    leftMm: points.map((point, index) =>
+      point.roomMm === undefined ? null : point.roomMm - Math.abs(movesMm[index]!),
+    ),
   }
 }
 
@@ -68,14 +74,17 @@ export function tiltWindow(behindMm: number, points: TiltPoint[]): TiltWindow {
     }
     return high
   }
-  const enoughMm = first(report => points.every((point, index) => point.wantedMm === undefined || Math.abs(report.movesMm[index]!) >= point.wantedMm))
+  const enoughMm = first(report =>
+    points.every((point, index) => point.wantedMm === undefined || Math.abs(report.movesMm[index]!) >= point.wantedMm),
+  )
   const tooFarMm = first(report => report.leftMm.some(left => left !== null && left <= 0)) ?? most
   const atEnd = moves(tooFarMm).leftMm
   const touches = points.find((_, index) => atEnd[index] !== null && atEnd[index]! <= 0.5)?.name ?? null
-  const because = enoughMm === null
-    ? 'No lowering gives the room that is wanted.'
-    : enoughMm >= tooFarMm
-      ? `${Math.round(enoughMm)} mm would be wanted, but at ${Math.round(tooFarMm)} mm ${touches ?? 'something'} touches. Free it first, or reach the bolts another way.`
-      : `From ${Math.round(enoughMm)} mm on there is room; stop before ${Math.round(tooFarMm)} mm${touches ? `, where ${touches} touches` : ''}.`
+  const because =
+    enoughMm === null
+      ? 'No lowering gives the room that is wanted.'
+      : enoughMm >= tooFarMm
+        ? `{${Math.round(enoughMm)} mm} would be wanted, but at {${Math.round(tooFarMm)} mm} ${touches ?? 'something'} touches. Free it first, or reach the bolts another way.`
+        : `From {${Math.round(enoughMm)} mm} on there is room; stop before {${Math.round(tooFarMm)} mm}${touches ? `, where ${touches} touches` : ''}.`
   return { enoughMm, tooFarMm, touches, because }
 }

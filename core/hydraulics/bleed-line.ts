@@ -1,11 +1,11 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 import { boreArea } from './bore-area'
 
 /** A clutch line from the slave's bleeder up to the reservoir. */
 export interface BleedLine {
   boreMm: number
   /** From the slave upward: how long each piece is, and how steeply it rises to the reservoir; below zero it falls. */
-  pieces: { lengthMm: number, slopeDeg: number }[]
+  pieces: { lengthMm: number; slopeDeg: number }[]
   masterBoreMm: number
   /** Stroke of the master's piston, in mm. */
   strokeMm: number
@@ -24,7 +24,7 @@ export interface BleedLine {
 export const lineLength = (line: BleedLine): number => line.pieces.reduce((sum, piece) => sum + piece.lengthMm, 0)
 
 /** What the line holds, in ml. */
-export const lineVolume = (line: BleedLine): number => lineLength(line) * boreArea(line.boreMm) / 1000
+export const lineVolume = (line: BleedLine): number => (lineLength(line) * boreArea(line.boreMm)) / 1000
 
 /** @throws FieldError on the first field at fault */
 export function checkLine(line: BleedLine): void {

@@ -2,7 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cycleSeconds, paceAt } from './bleed-pace'
 
-const calls = [{ say: 'Press', seconds: 2.5 }, { say: 'Open', seconds: 2 }, { say: 'Close', seconds: 1.5 }, { say: 'Let up', seconds: 2 }]
+const calls = [
+  { say: 'Press', seconds: 2.5 },
+  { say: 'Open', seconds: 2 },
+  { say: 'Close', seconds: 1.5 },
+  { say: 'Let up', seconds: 2 },
+]
 
 describe('paceAt', () => {
   it('goes from word to word, and counts a whole round of them as one', () => {
@@ -15,14 +20,16 @@ describe('paceAt', () => {
     expect(paceAt(calls, 8 * 12 + 5)).toMatchObject({ cycles: 12, call: { say: 'Close' } })
   })
   it('says the same at the same moment of every count, and its seconds add up', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 500 }), fc.double({ min: 0, max: 7.999, noNaN: true }), (cycle, within) => {
-      const [first, later] = [paceAt(calls, within)!, paceAt(calls, cycle * cycleSeconds(calls) + within)!]
-      // On the very border of two words rounding may fall either way.
-      const border = Math.min(first.secondsLeft, first.share) < 1e-6
-      if (!border) expect(later.call).toBe(first.call)
-      const before = calls.slice(0, first.index).reduce((sum, call) => sum + call.seconds, 0)
-      expect(before + calls[first.index]!.seconds - first.secondsLeft).toBeCloseTo(within, 6)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 500 }), fc.double({ min: 0, max: 7.999, noNaN: true }), (cycle, within) => {
+        const [first, later] = [paceAt(calls, within)!, paceAt(calls, cycle * cycleSeconds(calls) + within)!]
+        // On the very border of two words rounding may fall either way.
+        const border = Math.min(first.secondsLeft, first.share) < 1e-6
+        if (!border) expect(later.call).toBe(first.call)
+        const before = calls.slice(0, first.index).reduce((sum, call) => sum + call.seconds, 0)
+        expect(before + calls[first.index]!.seconds - first.secondsLeft).toBeCloseTo(within, 6)
+      }),
+    )
   })
   it('wants words that last', () => {
     expect(() => paceAt([], 1)).toThrow('words that last')

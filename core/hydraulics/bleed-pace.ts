@@ -1,7 +1,10 @@
-import { FieldError } from '../fasteners/field-error'
+import { FieldError } from '../base/field-error'
 
 /** A word that is called out, and how long what it asks for lasts. */
-export interface PaceCall { say: string, seconds: number }
+export interface PaceCall {
+  say: string
+  seconds: number
+}
 
 export interface PaceMoment<C extends PaceCall> {
   /** Whole counts behind it. */
@@ -34,5 +37,12 @@ export function paceAt<C extends PaceCall>(calls: C[], elapsedSeconds: number): 
   let index = 0
   while (index < calls.length - 1 && within >= calls[index]!.seconds - 1e-9) within -= calls[index++]!.seconds
   const call = calls[index]!
-  return { cycles, index, call, next: calls[(index + 1) % calls.length]!, secondsLeft: Math.max(0, call.seconds - within), share: Math.min(1, within / call.seconds) }
+  return {
+    cycles,
+    index,
+    call,
+    next: calls[(index + 1) % calls.length]!,
+    secondsLeft: Math.max(0, call.seconds - within),
+    share: Math.min(1, within / call.seconds),
+  }
 }

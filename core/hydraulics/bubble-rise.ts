@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 import { brakeFluid, GRAVITY } from './fluid'
 import type { LineFluid } from './fluid'
 
@@ -21,33 +21,42 @@ const STEPS = 60
  * @param bubble its diameter as a sphere, the bore, and how steeply the line rises to the reservoir
  * @throws FieldError on the field at fault
  */
-export function bubbleRise({ diameterMm, boreMm, slopeDeg }: { diameterMm: number, boreMm: number, slopeDeg: number }, fluid: LineFluid = brakeFluid): number {
+export function bubbleRise(
+  { diameterMm, boreMm, slopeDeg }: { diameterMm: number; boreMm: number; slopeDeg: number },
+  fluid: LineFluid = brakeFluid,
+): number {
   within('diameterMm', diameterMm, 0, 1000, 'The diameter of the bubble in mm')
   within('boreMm', boreMm, 0.5, 50, 'The bore in mm')
   within('slopeDeg', slopeDeg, -90, 90, 'The slope in degrees')
   if (slopeDeg === 0 || diameterMm === 0) return 0
   const ratio = diameterMm / boreMm
   const speed = ratio > SLUG_FROM ? slugRise(boreMm, fluid) : sphereRise(diameterMm, fluid) * (1 - ratio ** 2) ** 1.5
-  return speed * Math.sin(slopeDeg * Math.PI / 180)
+  return speed * Math.sin((slopeDeg * Math.PI) / 180)
 }
 
 /** k √(g D), k = 0.345 (1 − e^(−0.01 N / 0.345)) (1 − e^((3.37 − Eo) / m)), N the inverse viscosity number, m by N. */
 function slugRise(boreMm: number, { densityKgM3, viscosityMPas, surfaceMNm }: LineFluid): number {
   const bore = boreMm / 1000
-  const eotvos = densityKgM3 * GRAVITY * bore ** 2 / (surfaceMNm / 1000)
+  const eotvos = (densityKgM3 * GRAVITY * bore ** 2) / (surfaceMNm / 1000)
   if (eotvos <= HELD) return 0
-  const inverse = densityKgM3 * Math.sqrt(GRAVITY * bore ** 3) / (viscosityMPas / 1000)
+  const inverse = (densityKgM3 * Math.sqrt(GRAVITY * bore ** 3)) / (viscosityMPas / 1000)
   const m = inverse > 250 ? 10 : inverse > 18 ? 69 * inverse ** -0.35 : 25
-  return SLUG_SHARE * (1 - Math.exp(-0.01 * inverse / SLUG_SHARE)) * (1 - Math.exp((HELD - eotvos) / m)) * Math.sqrt(GRAVITY * bore) * 1000
+  return (
+    SLUG_SHARE *
+    (1 - Math.exp((-0.01 * inverse) / SLUG_SHARE)) *
+    (1 - Math.exp((HELD - eotvos) / m)) *
+    Math.sqrt(GRAVITY * bore) *
+    1000
+  )
 }
 
 /** A sphere in fluid without walls, in mm/s: Stokes' law where it is slow, drag 24 / Re (1 + 0.15 Re^0.687) beyond. */
 function sphereRise(diameterMm: number, { densityKgM3, viscosityMPas }: LineFluid): number {
   const [d, mu] = [diameterMm / 1000, viscosityMPas / 1000]
-  const stokes = densityKgM3 * GRAVITY * d ** 2 / (18 * mu)
+  const stokes = (densityKgM3 * GRAVITY * d ** 2) / (18 * mu)
   let speed = stokes
   for (let step = 0; step < STEPS; step++) {
-    const reynolds = densityKgM3 * speed * d / mu
+    const reynolds = (densityKgM3 * speed * d) / mu
     speed = (speed + stokes / (1 + 0.15 * reynolds ** 0.687)) / 2
   }
   return speed * 1000

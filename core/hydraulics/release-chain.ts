@@ -1,12 +1,12 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 import { boreArea } from './bore-area'
 import { releaseTravel } from './release-travel'
 
 /** What the pedal works through. */
 export type Linkage =
-  | { kind: 'hydraulic', masterBoreMm: number, slaveBoreMm: number }
+  | { kind: 'hydraulic'; masterBoreMm: number; slaveBoreMm: number }
   /** Cable or rods: travel of the pedal's end to one of the fork's. */
-  | { kind: 'cable' | 'lever', ratio: number, stretchMm: number }
+  | { kind: 'cable' | 'lever'; ratio: number; stretchMm: number }
 
 export interface ReleaseChain {
   linkage: Linkage
@@ -43,7 +43,7 @@ export interface ReleaseReport {
   overMm: number | null
   /** Lift at full travel over the lift wanted. */
   margin: number
-  curve: { pedalMm: number, liftPerFaceMm: number }[]
+  curve: { pedalMm: number; liftPerFaceMm: number }[]
   verdict: 'right' | 'short' | 'over' | 'heavy'
   because: string
 }
@@ -60,12 +60,29 @@ const POINTS = 80
  * @throws FieldError on the field at fault
  */
 export function releaseChain(chain: ReleaseChain): ReleaseReport {
-  const { linkage, pedalTravelMm, pedalRatio, forkRatio, fingerRatio, faces, freePlayMm, lostMm = 0, liftWantedMm, bearingMostMm, releaseN } = chain
+  const {
+    linkage,
+    pedalTravelMm,
+    pedalRatio,
+    forkRatio,
+    fingerRatio,
+    faces,
+    freePlayMm,
+    lostMm = 0,
+    liftWantedMm,
+    bearingMostMm,
+    releaseN,
+  } = chain
   within('freePlayMm', freePlayMm, 0, 100, 'The free play in mm')
   within('liftWantedMm', liftWantedMm, 0.05, 3, 'The lift wanted in mm')
   within('bearingMostMm', bearingMostMm, 1, 60, 'The most the bearing may go in mm')
   within('releaseN', releaseN, 0, 20_000, 'The release load in N')
-  const stretchMm = linkage.kind === 'hydraulic' ? 0 : within('stretchMm', linkage.stretchMm, 0, 20, 'The stretch in mm') * within('ratio', linkage.ratio, 0.2, 10, 'The ratio of the linkage') * pedalRatio
+  const stretchMm =
+    linkage.kind === 'hydraulic'
+      ? 0
+      : within('stretchMm', linkage.stretchMm, 0, 20, 'The stretch in mm') *
+        within('ratio', linkage.ratio, 0.2, 10, 'The ratio of the linkage') *
+        pedalRatio
   const dead = freePlayMm + lostMm + stretchMm
   if (dead >= pedalTravelMm) throw new FieldError('freePlayMm', 'Free play and lost travel take the whole pedal.')
   const at = (pedalMm: number) => travelOf(chain, Math.max(0, pedalMm - dead))
@@ -75,30 +92,88 @@ export function releaseChain(chain: ReleaseChain): ReleaseReport {
   const releasedMm = pedalFor(liftWantedMm * faces * fingerRatio)
   const overMm = pedalFor(bearingMostMm)
   const slaveN = releaseN / forkRatio
-  const pressureBar = linkage.kind === 'hydraulic' ? slaveN / boreArea(linkage.slaveBoreMm) * 10 : null
-  const masterN = linkage.kind === 'hydraulic' ? slaveN * (linkage.masterBoreMm / linkage.slaveBoreMm) ** 2 : slaveN / linkage.ratio
+  const pressureBar = linkage.kind === 'hydraulic' ? (slaveN / boreArea(linkage.slaveBoreMm)) * 10 : null
+  const masterN =
+    linkage.kind === 'hydraulic' ? slaveN * (linkage.masterBoreMm / linkage.slaveBoreMm) ** 2 : slaveN / linkage.ratio
   const pedalN = masterN / pedalRatio
   const margin = full.liftPerFaceMm / liftWantedMm
   return {
-    slaveMm: full.slaveMm, bearingMm: full.bearingMm, liftPerFaceMm: full.liftPerFaceMm, pedalN, pressureBar,
-    takeUpMm: dead, releasedMm: releasedMm <= pedalTravelMm ? releasedMm : null, overMm: overMm <= pedalTravelMm ? overMm : null, margin,
-    curve: Array.from({ length: POINTS + 1 }, (_, index) => ({ pedalMm: pedalTravelMm * index / POINTS, liftPerFaceMm: at(pedalTravelMm * index / POINTS).liftPerFaceMm })),
-    ...verdictOf({ margin, liftMm: full.liftPerFaceMm, liftWantedMm, bearingMm: full.bearingMm, bearingMostMm, pedalN, faces, wearLeftMm: chain.wearLeftMm }),
+    slaveMm: full.slaveMm,
+    bearingMm: full.bearingMm,
+    liftPerFaceMm: full.liftPerFaceMm,
+    pedalN,
+    pressureBar,
+    takeUpMm: dead,
+    releasedMm: releasedMm <= pedalTravelMm ? releasedMm : null,
+    overMm: overMm <= pedalTravelMm ? overMm : null,
+    margin,
+    curve: Array.from({ length: POINTS + 1 }, (_, index) => ({
+      pedalMm: (pedalTravelMm * index) / POINTS,
+      liftPerFaceMm: at((pedalTravelMm * index) / POINTS).liftPerFaceMm,
+    })),
+    ...verdictOf({
+      margin,
+      liftMm: full.liftPerFaceMm,
+      liftWantedMm,
+      bearingMm: full.bearingMm,
+      bearingMostMm,
+      pedalN,
+      faces,
+      wearLeftMm: chain.wearLeftMm,
+    }),
   }
 }
 
-function travelOf({ linkage, pedalRatio, forkRatio, fingerRatio, faces }: ReleaseChain, pedalTravelMm: number): { slaveMm: number | null, bearingMm: number, liftPerFaceMm: number } {
-  if (linkage.kind === 'hydraulic') return releaseTravel({ pedalTravelMm, pedalRatio, forkRatio, fingerRatio, faces, masterBoreMm: linkage.masterBoreMm, slaveBoreMm: linkage.slaveBoreMm })
+function travelOf(
+  { linkage, pedalRatio, forkRatio, fingerRatio, faces }: ReleaseChain,
+  pedalTravelMm: number,
+): { slaveMm: number | null; bearingMm: number; liftPerFaceMm: number } {
+  if (linkage.kind === 'hydraulic')
+    return releaseTravel({
+      pedalTravelMm,
+      pedalRatio,
+      forkRatio,
+      fingerRatio,
+      faces,
+      masterBoreMm: linkage.masterBoreMm,
+      slaveBoreMm: linkage.slaveBoreMm,
+    })
   const bearingMm = pedalTravelMm / pedalRatio / linkage.ratio / forkRatio
   return { slaveMm: null, bearingMm, liftPerFaceMm: bearingMm / fingerRatio / faces }
 }
 
-function verdictOf(found: { margin: number, liftMm: number, liftWantedMm: number, bearingMm: number, bearingMostMm: number, pedalN: number, faces: number, wearLeftMm?: number }): Pick<ReleaseReport, 'verdict' | 'because'> {
+function verdictOf(found: {
+  margin: number
+  liftMm: number
+  liftWantedMm: number
+  bearingMm: number
+  bearingMostMm: number
+  pedalN: number
+  faces: number
+  wearLeftMm?: number
+}): Pick<ReleaseReport, 'verdict' | 'because'> {
   const { margin, liftMm, liftWantedMm, bearingMm, bearingMostMm, pedalN, faces, wearLeftMm } = found
-  const wear = wearLeftMm === undefined ? '' : ` ${wearLeftMm.toFixed(1)} mm are left at the bearing for the lining to wear.`
-  if (margin < 1) return { verdict: 'short', because: `Each of ${faces} faces would lift ${liftMm.toFixed(2)} mm of the ${liftWantedMm.toFixed(2)} mm wanted: it drags. A larger master, a smaller slave, or less lost travel.` }
-  if (bearingMm > bearingMostMm) return { verdict: 'over', because: `The bearing would go ${bearingMm.toFixed(1)} mm where the fingers stand ${bearingMostMm.toFixed(1)} mm: set the pedal stop, or they are bent.` }
-  if (pedalN > HEAVY_N) return { verdict: 'heavy', because: `The foot would have to push ${Math.round(pedalN)} N; more than ${HEAVY_N} N nobody holds at a light.` }
-  if (margin < ENOUGH) return { verdict: 'right', because: `It releases with ${Math.round((margin - 1) * 100)} in 100 to spare: little for heat and a drop of air.${wear}` }
+  const wear =
+    wearLeftMm === undefined ? '' : ` {${wearLeftMm.toFixed(1)} mm} are left at the bearing for the lining to wear.`
+  if (margin < 1)
+    return {
+      verdict: 'short',
+      because: `Each of ${faces} faces would lift {${liftMm.toFixed(2)} mm} of the {${liftWantedMm.toFixed(2)} mm} wanted: it drags. A larger master, a smaller slave, or less lost travel.`,
+    }
+  if (bearingMm > bearingMostMm)
+    return {
+      verdict: 'over',
+      because: `The bearing would go {${bearingMm.toFixed(1)} mm} where the fingers stand {${bearingMostMm.toFixed(1)} mm}: set the pedal stop, or they are bent.`,
+    }
+  if (pedalN > HEAVY_N)
+    return {
+      verdict: 'heavy',
+      because: `The foot would have to push {${Math.round(pedalN)} N}; more than {${HEAVY_N} N} nobody holds at a light.`,
+    }
+  if (margin < ENOUGH)
+    return {
+      verdict: 'right',
+      because: `It releases with ${Math.round((margin - 1) * 100)} in 100 to spare: little for heat and a drop of air.${wear}`,
+    }
   return { verdict: 'right', because: `It releases with ${Math.round((margin - 1) * 100)} in 100 to spare.${wear}` }
 }

@@ -1,4 +1,4 @@
-import { within } from '../fasteners/field-error'
+import { within } from '../base/field-error'
 
 /** From the pedal to the plate, hydraulic. */
 export interface ReleaseLinkage {
@@ -18,14 +18,27 @@ export interface ReleaseLinkage {
   lostMm?: number
 }
 
-export interface ReleaseTravel { slaveMm: number, bearingMm: number, liftPerFaceMm: number }
+export interface ReleaseTravel {
+  slaveMm: number
+  bearingMm: number
+  liftPerFaceMm: number
+}
 
 /**
  * How far slave, bearing and plate go for a travel of the pedal. Slave travel is master travel × (Dm / Ds)², since the fluid
  * keeps its volume; levers divide by their ratio (any handbook of mechanics).
  * @throws FieldError on the field at fault
  */
-export function releaseTravel({ pedalTravelMm, pedalRatio, masterBoreMm, slaveBoreMm, forkRatio, fingerRatio, faces, lostMm = 0 }: ReleaseLinkage): ReleaseTravel {
+export function releaseTravel({
+  pedalTravelMm,
+  pedalRatio,
+  masterBoreMm,
+  slaveBoreMm,
+  forkRatio,
+  fingerRatio,
+  faces,
+  lostMm = 0,
+}: ReleaseLinkage): ReleaseTravel {
   within('pedalTravelMm', pedalTravelMm, 0, 400, 'The travel of the pedal in mm')
   within('pedalRatio', pedalRatio, 1, 15, 'The ratio of the pedal')
   within('masterBoreMm', masterBoreMm, 5, 60, 'The bore of the master in mm')

@@ -21,12 +21,19 @@ describe('roundsLeft', () => {
     expect(() => roundsLeft({ airMl: [2, -1], allowedMl: 0.2 })).toThrow('between 0')
   })
   it('reaches the allowed air with just that many rounds, at any share', () => {
-    fc.assert(fc.property(fc.double({ min: 0.05, max: 0.95, noNaN: true }), fc.double({ min: 0.5, max: 20, noNaN: true }), fc.double({ min: 0.05, max: 0.4, noNaN: true }), (share, start, allowed) => {
-      const airMl = [start, start * share, start * share ** 2]
-      const { rounds } = roundsLeft({ airMl, allowedMl: allowed })
-      const after = (count: number) => airMl[2]! * share ** count
-      expect(after(rounds!)).toBeLessThanOrEqual(allowed * (1 + 1e-6))
-      if (rounds! > 0) expect(after(rounds! - 1)).toBeGreaterThan(allowed * (1 - 1e-6))
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        fc.double({ min: 0.5, max: 20, noNaN: true }),
+        fc.double({ min: 0.05, max: 0.4, noNaN: true }),
+        (share, start, allowed) => {
+          const airMl = [start, start * share, start * share ** 2]
+          const { rounds } = roundsLeft({ airMl, allowedMl: allowed })
+          const after = (count: number) => airMl[2]! * share ** count
+          expect(after(rounds!)).toBeLessThanOrEqual(allowed * (1 + 1e-6))
+          if (rounds! > 0) expect(after(rounds! - 1)).toBeGreaterThan(allowed * (1 - 1e-6))
+        },
+      ),
+    )
   })
 })

@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 
 export interface AirByRound {
   /** Air left after each round, the oldest first, in ml. */
@@ -35,6 +35,7 @@ export function roundsLeft({ airMl, allowedMl }: AirByRound): RoundsLeft {
   const keeps = Math.exp(logs.reduce((sum, value, index) => sum + (index - middle) * (value - mean), 0) / spread)
   const steps = logs.slice(1).map((value, index) => Math.exp(value - logs[index]!))
   const last = airMl.at(-1)!
-  const need = (share: number) => last <= allowedMl ? 0 : share >= 1 ? null : Math.ceil(Math.log(allowedMl / last) / Math.log(share) - 1e-9)
+  const need = (share: number) =>
+    last <= allowedMl ? 0 : share >= 1 ? null : Math.ceil(Math.log(allowedMl / last) / Math.log(share) - 1e-9)
   return { keeps, rounds: need(keeps), fewest: need(Math.min(...steps)), most: need(Math.max(...steps)) }
 }

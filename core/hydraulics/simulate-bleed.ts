@@ -1,10 +1,9 @@
-import { FieldError } from '../fasteners/field-error'
-import { seededRandom } from '../sequence/random'
+import { seededRandom } from '../base/random'
 import { boreArea } from './bore-area'
 import { checkLine, lineLength, lineVolume } from './bleed-line'
 import type { BleedLine } from './bleed-line'
-import { methodRounds, STROKE_SECONDS } from './bleed-methods'
-import type { BleedMethod } from './bleed-methods'
+import { bleedRound, STROKE_SECONDS } from './bleed-round'
+import type { BleedPhysics } from '../pack/bleeding'
 import { bubbleRise } from './bubble-rise'
 import { airSwallows } from './trapped-air'
 
@@ -36,7 +35,13 @@ export interface BleedRoundReport {
   bubbles: Bubbles[]
 }
 
-export interface BleedReport { rounds: BleedRoundReport[], roundsNeeded: number | null, minutesNeeded: number | null, usedMl: number, lineMl: number }
+export interface BleedReport {
+  rounds: BleedRoundReport[]
+  roundsNeeded: number | null
+  minutesNeeded: number | null
+  usedMl: number
+  lineMl: number
+}
 
 const MOST_ROUNDS = 24
 const PARCELS = 60
@@ -50,21 +55,29 @@ const TORN_MM = 0.22
  * Air leaving a clutch line, round by round: bubbles climb by their size, bore and slope, fluid moves them down with an open
  * bleeder, strokes tear fine ones off what the slave holds. Fine ones climb slowly, which is why a rest helps and why an hour
  * is not too long. Air and fluid keep their volume: what leaves the line is counted where it leaves.
+ * @param way one of those that ship by its id, or any
  * @param seed the same seed gives the same line
  * @throws FieldError on the field at fault
  */
-export function simulateBleed(line: BleedLine, method: BleedMethod, seed: number): BleedReport {
+export function simulateBleed(line: BleedLine, way: string | BleedPhysics, seed: number): BleedReport {
   checkLine(line)
-  const round = methodRounds[method as keyof typeof methodRounds]
-  if (!round) throw new FieldError('method', `There is nothing to count with “${method}”.`)
+  const round = bleedRound(way)
   const random = seededRandom(seed)
   const length = lineLength(line)
   const area = boreArea(line.boreMm)
   const lineMl = lineVolume(line)
-  const size = (usual: number) => usual * Math.exp(SPREAD * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()))
+  const size = (usual: number) =>
+    usual * Math.exp(SPREAD * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()))
   let held = line.airMl * line.heldShare
-  const parcel = (ml: number, diameterMm: number, atMm: number): Bubbles => ({ ml, diameterMm, atMm, riseMmS: bubbleRise({ diameterMm, boreMm: line.boreMm, slopeDeg: 90 }) })
-  let bubbles: Bubbles[] = Array.from({ length: PARCELS }, () => parcel((line.airMl - held) / PARCELS, size(USUAL_MM), random() * length))
+  const parcel = (ml: number, diameterMm: number, atMm: number): Bubbles => ({
+    ml,
+    diameterMm,
+    atMm,
+    riseMmS: bubbleRise({ diameterMm, boreMm: line.boreMm, slopeDeg: 90 }),
+  })
+  let bubbles: Bubbles[] = Array.from({ length: PARCELS }, () =>
+    parcel((line.airMl - held) / PARCELS, size(USUAL_MM), random() * length),
+  )
   let [reservoir, caught, added, outTop, outBleeder, seconds] = [line.reservoirMl, 0, 0, 0, 0, 0]
 
   function free(share: number) {
@@ -75,7 +88,7 @@ export function simulateBleed(line: BleedLine, method: BleedMethod, seed: number
   }
   /** Lets time pass with fluid flowing down at `flowMlS`; air that reaches an end leaves, fluid takes its place. */
   function pass(duration: number, flowMlS: number) {
-    const down = flowMlS * 1000 / area
+    const down = (flowMlS * 1000) / area
     const stay: Bubbles[] = []
     let [top, bottom] = [0, 0]
     for (const bubble of bubbles) {
@@ -101,10 +114,10 @@ export function simulateBleed(line: BleedLine, method: BleedMethod, seed: number
   const rounds: BleedRoundReport[] = []
   const softMm = lostBy(line, line.airMl)
   for (let number = 1; number <= MOST_ROUNDS; number++) {
-    const strokeMl = boreArea(line.masterBoreMm) * line.strokeMm / 1000
+    const strokeMl = (boreArea(line.masterBoreMm) * line.strokeMm) / 1000
     for (let stroke = 0; stroke < round.strokes; stroke++) {
       free(round.frees)
-      pass(STROKE_SECONDS, strokeMl * round.deliveredShare / STROKE_SECONDS)
+      pass(STROKE_SECONDS, (strokeMl * round.deliveredShare) / STROKE_SECONDS)
     }
     for (let done = 0; done < round.flowSeconds; done += 10) {
       free(round.frees)
@@ -113,16 +126,47 @@ export function simulateBleed(line: BleedLine, method: BleedMethod, seed: number
     if (round.restMinutes > 0) pass(round.restMinutes * 60, 0)
     const airMl = held + bubbles.reduce((sum, bubble) => sum + bubble.ml, 0)
     const lostPedalMm = lostBy(line, airMl)
-    const feel = lostPedalMm <= line.lostMostMm ? 'firm' as const : lostPedalMm <= softMm * 0.6 ? 'better' as const : 'soft' as const
-    rounds.push({ round: number, atMinutes: seconds / 60, strokes: round.strokes, airMl, heldMl: held, outTopMl: outTop, outBleederMl: outBleeder, reservoirMl: reservoir, caughtMl: caught, addedMl: added, lostPedalMm, feel, bubbles: bubbles.map(bubble => ({ ...bubble })) })
+    const feel =
+      lostPedalMm <= line.lostMostMm
+        ? ('firm' as const)
+        : lostPedalMm <= softMm * 0.6
+          ? ('better' as const)
+          : ('soft' as const)
+    rounds.push({
+      round: number,
+      atMinutes: seconds / 60,
+      strokes: round.strokes,
+      airMl,
+      heldMl: held,
+      outTopMl: outTop,
+      outBleederMl: outBleeder,
+      reservoirMl: reservoir,
+      caughtMl: caught,
+      addedMl: added,
+      lostPedalMm,
+      feel,
+      bubbles: bubbles.map(bubble => ({ ...bubble })),
+    })
     if (feel === 'firm') break
   }
   const last = rounds.at(-1)!
   const firm = last.feel === 'firm'
-  return { rounds, roundsNeeded: firm ? last.round : null, minutesNeeded: firm ? last.atMinutes : null, usedMl: line.reservoirMl + added - reservoir, lineMl }
+  return {
+    rounds,
+    roundsNeeded: firm ? last.round : null,
+    minutesNeeded: firm ? last.atMinutes : null,
+    usedMl: line.reservoirMl + added - reservoir,
+    lineMl,
+  }
 }
 
-const lostBy = (line: BleedLine, airMl: number) => airSwallows({ volumeMl: airMl, pedalRatio: line.pedalRatio, masterBoreMm: line.masterBoreMm, pressureBar: line.pressureBar })
+const lostBy = (line: BleedLine, airMl: number) =>
+  airSwallows({
+    volumeMl: airMl,
+    pedalRatio: line.pedalRatio,
+    masterBoreMm: line.masterBoreMm,
+    pressureBar: line.pressureBar,
+  })
 
 /** Where a bubble is after a time: piece by piece, each with its own slope; at a crest it cannot pass it stays. */
 function climb({ pieces }: BleedLine, { riseMmS, atMm }: Bubbles, duration: number, flowMmS: number): number {
@@ -130,8 +174,8 @@ function climb({ pieces }: BleedLine, { riseMmS, atMm }: Bubbles, duration: numb
   for (let guard = 0; guard < 4 * pieces.length + 4 && left > 1e-9; guard++) {
     const upward = pieceAt(pieces, at, 1)
     const downward = pieceAt(pieces, at, -1)
-    const speedUp = upward ? flowMmS + riseMmS * Math.sin(upward.slopeDeg * Math.PI / 180) : flowMmS
-    const speedDown = downward ? flowMmS + riseMmS * Math.sin(downward.slopeDeg * Math.PI / 180) : flowMmS
+    const speedUp = upward ? flowMmS + riseMmS * Math.sin((upward.slopeDeg * Math.PI) / 180) : flowMmS
+    const speedDown = downward ? flowMmS + riseMmS * Math.sin((downward.slopeDeg * Math.PI) / 180) : flowMmS
     const [piece, speed] = speedUp > 0 ? [upward, speedUp] : speedDown < 0 ? [downward, speedDown] : [null, 0]
     if (!piece || speed === 0) return !piece && speed !== 0 ? at + speed * left : at
     const way = speed > 0 ? piece.endMm - at : piece.startMm - at
@@ -143,11 +187,16 @@ function climb({ pieces }: BleedLine, { riseMmS, atMm }: Bubbles, duration: numb
   return at
 }
 
-function pieceAt(pieces: BleedLine['pieces'], atMm: number, direction: 1 | -1): { startMm: number, endMm: number, slopeDeg: number } | null {
+function pieceAt(
+  pieces: BleedLine['pieces'],
+  atMm: number,
+  direction: 1 | -1,
+): { startMm: number; endMm: number; slopeDeg: number } | null {
   let start = 0
   for (const { lengthMm, slopeDeg } of pieces) {
     const end = start + lengthMm
-    if (direction > 0 ? atMm >= start - 1e-9 && atMm < end - 1e-9 : atMm > start + 1e-9 && atMm <= end + 1e-9) return { startMm: start, endMm: end, slopeDeg }
+    if (direction > 0 ? atMm >= start - 1e-9 && atMm < end - 1e-9 : atMm > start + 1e-9 && atMm <= end + 1e-9)
+      return { startMm: start, endMm: end, slopeDeg }
     start = end
   }
   return null

@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 import { boreArea } from './bore-area'
 
 export interface ReservoirGuard {
@@ -13,11 +13,15 @@ export interface ReservoirGuard {
 }
 
 /** Fluid that one stroke sends out of the line, in ml. */
-export function strokeMl({ masterBoreMm, strokeMm, deliveredShare }: Pick<ReservoirGuard, 'masterBoreMm' | 'strokeMm' | 'deliveredShare'>): number {
+export function strokeMl({
+  masterBoreMm,
+  strokeMm,
+  deliveredShare,
+}: Pick<ReservoirGuard, 'masterBoreMm' | 'strokeMm' | 'deliveredShare'>): number {
   within('masterBoreMm', masterBoreMm, 5, 60, 'The bore of the master in mm')
   within('strokeMm', strokeMm, 1, 100, 'The stroke of the master in mm')
   within('deliveredShare', deliveredShare, 0, 1, 'The share that leaves the line')
-  return boreArea(masterBoreMm) * strokeMm / 1000 * deliveredShare
+  return ((boreArea(masterBoreMm) * strokeMm) / 1000) * deliveredShare
 }
 
 /**
@@ -27,7 +31,8 @@ export function strokeMl({ masterBoreMm, strokeMm, deliveredShare }: Pick<Reserv
 export function strokesToLow({ reservoirMl, lowMl, ...stroke }: ReservoirGuard): number {
   within('reservoirMl', reservoirMl, 0, 5000, 'What stands in the reservoir in ml')
   within('lowMl', lowMl, 0, 5000, 'The low mark in ml')
-  if (lowMl > reservoirMl) throw new FieldError('reservoirMl', 'The reservoir stands below its low mark already: fill it up first.')
+  if (lowMl > reservoirMl)
+    throw new FieldError('reservoirMl', 'The reservoir stands below its low mark already: fill it up first.')
   const each = strokeMl(stroke)
   return each === 0 ? Infinity : Math.floor((reservoirMl - lowMl) / each + 1e-9)
 }

@@ -1,4 +1,4 @@
-import { FieldError, within } from '../fasteners/field-error'
+import { FieldError, within } from '../base/field-error'
 import { ATMOSPHERE_BAR, boreArea } from './bore-area'
 
 export interface LostTravel {
@@ -30,13 +30,19 @@ const KAPPA = 1.4
  * (p V constant), or V (1 − (p₀ / (p₀ + p))^(1/κ)) where it has no time to cool. The truth lies between.
  * @throws FieldError on the field at fault
  */
-export function trappedAir({ lostPedalMm, pedalRatio, masterBoreMm, pressureBar, swellingMlPerBar = 0 }: LostTravel): TrappedAir {
+export function trappedAir({
+  lostPedalMm,
+  pedalRatio,
+  masterBoreMm,
+  pressureBar,
+  swellingMlPerBar = 0,
+}: LostTravel): TrappedAir {
   within('lostPedalMm', lostPedalMm, 0, 400, 'The lost travel in mm')
   within('pedalRatio', pedalRatio, 1, 15, 'The ratio of the pedal')
   within('masterBoreMm', masterBoreMm, 5, 60, 'The bore of the master in mm')
   within('pressureBar', pressureBar, 0.1, 150, 'The pressure in bar')
   within('swellingMlPerBar', swellingMlPerBar, 0, 1, 'The swelling in ml a bar')
-  const displacedMl = lostPedalMm / pedalRatio * boreArea(masterBoreMm) / 1000
+  const displacedMl = ((lostPedalMm / pedalRatio) * boreArea(masterBoreMm)) / 1000
   const swollenMl = Math.min(displacedMl, swellingMlPerBar * pressureBar)
   const byAir = displacedMl - swollenMl
   const left = ATMOSPHERE_BAR / (ATMOSPHERE_BAR + pressureBar)
@@ -47,8 +53,20 @@ export function trappedAir({ lostPedalMm, pedalRatio, masterBoreMm, pressureBar,
  * Travel of the pad that an amount of air swallows at a pressure, in mm: the other way round.
  * @throws FieldError where the volume or the pressure is none
  */
-export function airSwallows({ volumeMl, pedalRatio, masterBoreMm, pressureBar }: { volumeMl: number, pedalRatio: number, masterBoreMm: number, pressureBar: number }): number {
+export function airSwallows({
+  volumeMl,
+  pedalRatio,
+  masterBoreMm,
+  pressureBar,
+}: {
+  volumeMl: number
+  pedalRatio: number
+  masterBoreMm: number
+  pressureBar: number
+}): number {
   within('volumeMl', volumeMl, 0, 500, 'The volume of air in ml')
   if (!(pressureBar >= 0)) throw new FieldError('pressureBar', 'The pressure in bar is zero or more.')
-  return volumeMl * (1 - ATMOSPHERE_BAR / (ATMOSPHERE_BAR + pressureBar)) * 1000 / boreArea(masterBoreMm) * pedalRatio
+  return (
+    ((volumeMl * (1 - ATMOSPHERE_BAR / (ATMOSPHERE_BAR + pressureBar)) * 1000) / boreArea(masterBoreMm)) * pedalRatio
+  )
 }

@@ -1,10 +1,11 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../tests/support/job-log'
 import { coverAndPart } from '../../tests/support/small-pack'
-import { actualMinutes, minutesLeft } from './minutes'
-import { nextStep, stepView } from './steps'
-import { reduceJob } from './reduce-job'
+import { reduceJob } from './job'
+import { actualMinutes, minutesLeft } from './views/minutes'
+import { nextStep, stepView } from './views/steps'
+
+import fc from 'fast-check'
 
 const open = () => TestLog.open(coverAndPart())
 
@@ -20,9 +21,11 @@ describe('reduceJob', () => {
   })
   it('does not mind order, as long as events are numbered', () => {
     const events = open().all().events
-    fc.assert(fc.property(fc.shuffledSubarray(events, { minLength: events.length }), (shuffled) => {
-      expect(reduceJob(shuffled)).toEqual(reduceJob(events))
-    }))
+    fc.assert(
+      fc.property(fc.shuffledSubarray(events, { minLength: events.length }), shuffled => {
+        expect(reduceJob(shuffled)).toEqual(reduceJob(events))
+      }),
+    )
   })
   it('counts an event given twice once', () => {
     const events = open().done('cover-off').events
@@ -79,7 +82,10 @@ describe('steps', () => {
   it('come in the order of the plan, with all that is shown of them', () => {
     const log = open()
     expect(nextStep(log.state)).toMatchObject({ id: 'cover-off', stepInTrip: 1, takesOff: [{ count: 1 }] })
-    expect(stepView(log.state, 'raise-1')).toMatchObject({ title: 'Raise it', takesOff: [{ item: { id: 'stands' }, count: 2 }] })
+    expect(stepView(log.state, 'raise-1')).toMatchObject({
+      title: 'Raise it',
+      takesOff: [{ item: { id: 'stands' }, count: 2 }],
+    })
     expect(stepView(log.state, 'nowhere')).toBeNull()
     expect(nextStep(log.all().state)).toBeNull()
   })

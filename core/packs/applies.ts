@@ -1,4 +1,4 @@
-import type { When } from './types'
+import type { When } from '../pack/kinds'
 
 /** Whether a thing applies under the choices made: for any one of its entries, every option it names holds one of its choices. */
 export function applies(when: When, choices: Record<string, string>): boolean {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { link, operation, smallPack } from '../../tests/support/small-pack'
 import { assemblePack } from './assemble-pack'
-import type { LayoutSource, ModuleSource, Shelf } from './assemble-pack'
+import type { LayoutSource, ModuleSource, Shelf } from './shelf'
 import { noBench } from './bench-of'
-import type { CarDrawing } from './drawing-types'
-import type { Sheet } from './sheet-types'
-import type { PackOption } from './types'
+import type { CarDrawing } from '../pack/drawing'
+import type { Sheet } from '../pack/sheets'
+import type { PackOption } from '../pack/options'
 
 const noChange = { moves: {}, operations: {}, facts: {}, items: {} }
 const module = (id: string, change: Partial<ModuleSource>): ModuleSource => ({ id, title: id, items: [], facts: [], groups: [], parts: [], assumes: {}, operations: [], links: [], adjust: noChange, ...change })

@@ -1,5 +1,5 @@
-import { phases } from './types'
-import type { Link, Operation } from './types'
+import { phases } from '../pack/kinds'
+import type { Link, Operation } from '../pack/operations'
 
 /**
  * Operations in the order a person would write them down: by phase, then as they stand in the pack,

@@ -1,5 +1,5 @@
-import type { BenchData, Sheet } from './sheet-types'
-import type { When } from './types'
+import type { BenchData, Sheet } from '../pack/sheets'
+import type { When } from '../pack/kinds'
 
 /** A bench with nothing on it. */
 export const noBench: BenchData = { sheets: [], orientations: [], oldParts: [], reachable: [] }
@@ -14,11 +14,13 @@ export function benchOf(bench: BenchData, has: (step: string) => boolean, keep: 
     sheets: bench.sheets.filter(sheet => sheet.steps.some(has)).flatMap(keep).map((sheet): Sheet => {
       // A question that only other layouts ask feeds no computation here; one with a slip of the pen still does, and is found.
       const absent = new Set(sheet.fields.filter(field => field.steps && !field.steps.some(has)).map(field => field.id))
+      const asked = (inputs: Record<string, string>) => Object.fromEntries(Object.entries(inputs).filter(([, field]) => !absent.has(field)))
       return {
         ...sheet,
+        ...(sheet.draws ? { draws: asked(sheet.draws) } : {}),
         steps: sheet.steps.filter(has),
         fields: sheet.fields.filter(field => !absent.has(field.id)).flatMap(keep).map(({ reading, ...field }) => reading && has(reading.step) ? { ...field, reading } : field),
-        judges: sheet.judges.flatMap(keep).map(judge => ({ ...judge, inputs: Object.fromEntries(Object.entries(judge.inputs).filter(([, field]) => !absent.has(field))) })),
+        judges: sheet.judges.flatMap(keep).map(judge => ({ ...judge, inputs: asked(judge.inputs) })),
         ...(sheet.ways ? { ways: sheet.ways } : {}),
       }
     }),

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { coverAndPart } from '../../tests/support/small-pack'
 import { checkAnswers } from './check-answers'
 import { knownAnswers } from './known-answers'
-import type { BadAnswer, ReadingSpec } from './types'
+import type { BadAnswer, ReadingSpec } from '../pack/readings'
 
 function withReading(change: Partial<Extract<ReadingSpec, { kind: 'choice' }>>) {
   const pack = coverAndPart()

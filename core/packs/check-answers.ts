@@ -1,5 +1,6 @@
 import type { PackFault } from './check-pack'
-import type { Pack, ReadingSpec } from './types'
+import type { Pack } from '../pack/pack'
+import type { ReadingSpec } from '../pack/readings'
 
 /** Words that no good answer bears. */
 const BAD_WORDS = /\b(cracked|crack|bent|missing|differs|wet|slips|judders?|rough|loose|play|damaged|ratcheted|crooked|soft|sinking|leaks?|wept|torn|warped|oily|will not|drags|not as ordered|not yet|off its mark|a run|a drip|a gap)\b/i

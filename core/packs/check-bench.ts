@@ -1,7 +1,9 @@
+import { drawingFault } from '../bench/drawing-inputs'
 import { judges } from '../bench/judges'
 import type { PackFault } from './check-pack'
-import type { Mating, OnlyIf, Sheet, SheetField } from './sheet-types'
-import type { Pack, When } from './types'
+import type { Mating, OnlyIf, Sheet, SheetField } from '../pack/sheets'
+import type { When } from '../pack/kinds'
+import type { Pack } from '../pack/pack'
 
 /** What is wrong with the sheets of a pack: fields and inputs that lead nowhere, inputs that are missing or of another kind. */
 export function checkBench(pack: Pack, stepIds: Set<string>): PackFault[] {
@@ -40,6 +42,10 @@ export function checkBench(pack: Pack, stepIds: Set<string>): PackFault[] {
     for (const way of sheet.ways?.choices ?? []) {
       if (way.closedIf) wantAnswer(sheet, `${path}.ways[${way.choice}]`, way.closedIf, fault)
       wantParts(`${path}.ways[${way.choice}].parts`, way.parts)
+    }
+    for (const [input, fieldId] of Object.entries(sheet.draws ?? {})) {
+      const reason = drawingFault(sheet.drawing, input, sheet.fields.find(entry => entry.id === fieldId), fieldId)
+      if (reason) fault(`${path}.draws.${input}`, reason)
     }
     for (const [index, judge] of sheet.judges.entries()) {
       const at = `${path}.judges[${index}]`

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { checkDrawing } from './check-drawing'
-import type { CarDrawing } from './drawing-types'
+import type { CarDrawing } from '../pack/drawing'
 
 const thing = (id: string): CarDrawing['things'][number] => ({ id, name: id, items: [], fixings: [], appears: false, optional: false, groups: [], side: [['circle', 0, 0, 10]], top: [], onGround: false })
 const drawing = (change: Partial<CarDrawing>): CarDrawing => ({ id: 'd', title: 'D', raisedMm: 400, fromMm: 0, toMm: 1000, upMm: 900, body: { side: [], top: [] }, things: [thing('engine'), thing('mount')], carried: [], ...change })

@@ -1,5 +1,5 @@
 import type { PackFault } from './check-pack'
-import type { CarDrawing } from './drawing-types'
+import type { CarDrawing } from '../pack/drawing'
 
 /**
  * What is wrong with a car drawing: ids that stand twice, things that are carried or carry and are not drawn.

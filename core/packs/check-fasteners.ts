@@ -3,7 +3,10 @@ import type { PackFault } from './check-pack'
 import { optionsIn } from './combinations'
 import { possibleOperations } from './possible-links'
 import type { PossibleOperation } from './possible-links'
-import type { FastenerGroup, LedgerItem, Operation, Pack } from './types'
+import type { FastenerGroup } from '../pack/fasteners'
+import type { Operation } from '../pack/operations'
+import type { Pack } from '../pack/pack'
+import type { LedgerItem } from '../pack/things'
 import { underEvery } from './under-every'
 
 /** Words by which an entry of the ledger is known for a fastener. */

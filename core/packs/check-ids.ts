@@ -2,7 +2,9 @@ import { checkBench } from './check-bench'
 import { checkDrawing } from './check-drawing'
 import type { PackFault } from './check-pack'
 import { refitId } from './mirror'
-import type { OperationSource, Pack, When } from './types'
+import type { When } from '../pack/kinds'
+import type { OperationSource } from '../pack/operations'
+import type { Pack } from '../pack/pack'
 
 /** Ids that stand twice, and ids that lead nowhere. */
 export function checkIds(pack: Pack): PackFault[] {

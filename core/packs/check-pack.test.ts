@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
 import { checkPack } from './check-pack'
 import { optionCombinations } from './combinations'
-import type { Pack } from './types'
+import type { Pack } from '../pack/pack'
 
 const reasons = (pack: Pack) => checkPack(pack, {}).map(fault => `${fault.path}: ${fault.reason}`)
 const changed = (change: (pack: Pack) => void) => {

@@ -3,9 +3,9 @@ import { checkFasteners } from './check-fasteners'
 import { checkIds } from './check-ids'
 import { checkSense } from './check-sense'
 import { checkTools } from './check-tools'
-import { unknownTokens } from './terms'
-import type { TermTable } from './terms'
-import type { Pack } from './types'
+import { unknownTokens } from '../say/terms'
+import type { TermTable } from '../say/terms'
+import type { Pack } from '../pack/pack'
 
 /** Something wrong in a pack: where it stands and why it cannot stay. Entries of a list are named by their id. */
 export interface PackFault { path: string, reason: string }

@@ -5,7 +5,8 @@ import { checkPack } from './check-pack'
 import { optionCombinations } from './combinations'
 import { expandPack, PackError } from './expand-pack'
 import { knots } from './knots'
-import type { Pack, When } from './types'
+import type { When } from '../pack/kinds'
+import type { Pack } from '../pack/pack'
 
 const option = (id: string) => ({ id, sentence: `${id} …`, choices: ['1', '2'].map(choice => ({ id: choice, label: choice })), default: '1', school: false })
 const someWhen = fc.oneof({ weight: 3, arbitrary: fc.constant<When>([]) }, fc.record({ option: fc.constantFrom('x', 'y', 'z'), choice: fc.constantFrom('1', '2') }).map(({ option: id, choice }): When => [{ [id]: [choice] }]))

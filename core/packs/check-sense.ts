@@ -6,7 +6,8 @@ import { knots } from './knots'
 import { refitId } from './mirror'
 import { possibleLinks, possibleOperations } from './possible-links'
 import type { PossibleLink, PossibleOperation } from './possible-links'
-import type { CarPosition, Pack, When } from './types'
+import type { CarPosition, When } from '../pack/kinds'
+import type { Pack } from '../pack/pack'
 import { underEvery } from './under-every'
 
 /**

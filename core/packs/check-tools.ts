@@ -1,5 +1,7 @@
 import type { PackFault } from './check-pack'
-import type { Pack, RefitOverride, Tool } from './types'
+import type { RefitOverride } from '../pack/operations'
+import type { Pack } from '../pack/pack'
+import type { Tool } from '../pack/things'
 
 /** The work of a step in words, and the tools it names. */
 interface ToolStep { path: string, title: string, skill: string, tools: string[] }

@@ -1,4 +1,5 @@
-import type { Pack, When } from './types'
+import type { When } from '../pack/kinds'
+import type { Pack } from '../pack/pack'
 
 /** Every combination of the choices of a pack's options. */
 export function optionCombinations(pack: Pack): Record<string, string>[] {

@@ -1,11 +1,15 @@
 import { applies } from './applies'
-import { benchOf } from './bench-of'
 import { authoredOrder } from './authored-order'
 import { groupsSetBy } from './check-fasteners'
 import { factLinks } from './fact-links'
-import { findCycle } from './find-cycle'
+import { findCycle } from '../base/find-cycle'
 import { mirrorLink, mirrorOperation } from './mirror'
-import type { CarPosition, Fact, FastenerGroup, LedgerItem, Link, LinkSource, Operation, Pack, Part, Positioning, Procedure } from './types'
+import { narrow } from './narrow'
+import type { FastenerGroup } from '../pack/fasteners'
+import type { CarPosition } from '../pack/kinds'
+import type { Fact, Link, LinkSource, Operation, Positioning } from '../pack/operations'
+import type { Pack, Procedure } from '../pack/pack'
+import type { LedgerItem, Part } from '../pack/things'
 
 /** A pack, or a choice of options, that cannot be expanded. `path` says where. */
 export class PackError extends Error {
@@ -52,6 +56,10 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
   }
   const positions = { raised: position(pack, chosen, 'raised'), ground: position(pack, chosen, 'ground') }
   return {
+    ...narrow(pack, {
+      has: step => present.has(step), steps: [...operations, positions.raised, positions.ground], named: laddersNamed(operations),
+      keep: thing => applies(thing.when, chosen) ? [{ ...thing, when: [] }] : [],
+    }),
     packId: pack.id,
     packVersion: pack.version,
     title: pack.title,
@@ -63,16 +71,8 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     facts,
     items: usedItems(pack, operations, positions),
     groups: usedGroups(pack, operations),
-    outlines: pack.outlines,
-    ladders: pack.ladders,
-    bench: benchOf(pack.bench, step => present.has(step), thing => applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
-    ...(operations.some(operation => operation.activity?.kind === 'bleed') ? { bleeding: pack.bleeding } : {}),
-    closing: pack.closing.map(check => ({ ...check, steps: check.steps.filter(step => present.has(step)) })).filter((check, index) => pack.closing[index]!.steps.length === 0 || check.steps.length > 0),
-    roadTest: pack.roadTest,
     parts: usedParts(pack, operations),
     ...(pack.drawing ? { drawing: pack.drawing } : {}),
-    tools: pack.tools.filter(tool => [...operations, positions.raised, positions.ground].some(step => step.tools.includes(tool.id)) || pack.ladders.some(ladder => ladder.rungs.some(rung => rung.tools.includes(tool.id)))),
-    cautions: pack.cautions.filter(caution => [...operations, positions.raised, positions.ground].some(step => step.cautions.includes(caution.id)) || pack.ladders.some(ladder => ladder.cautions.includes(caution.id))),
   }
 }
 
@@ -133,6 +133,12 @@ function position(pack: Pack, options: Record<string, string>, to: CarPosition):
   if (!found) throw new PackError(`packs/${pack.id}.positions`, `no way to bring the car to "${to}" under these options`)
   const { when: _when, ...rest } = found
   return rest
+}
+
+/** Ladders that a bad answer leads to. */
+function laddersNamed(operations: Operation[]): Set<string> {
+  const answers = operations.flatMap(operation => operation.readings.flatMap(spec => spec.kind === 'choice' ? Object.values(spec.bad ?? {}) : []))
+  return new Set(answers.flatMap(bad => bad.ladder ?? []))
 }
 
 function usedFacts(pack: Pack, operations: Operation[]): Fact[] {

@@ -1,5 +1,5 @@
-import { phases } from './types'
-import type { Fact, Link, Operation } from './types'
+import { phases } from '../pack/kinds'
+import type { Fact, Link, Operation } from '../pack/operations'
 
 const rank = (operation: Operation) => phases.indexOf(operation.phase)
 

@@ -1,4 +1,7 @@
-import type { BadAnswer, Choices, OperationSource, PackOption, ReadingSpec } from './types'
+import type { Choices } from '../pack/kinds'
+import type { OperationSource } from '../pack/operations'
+import type { PackOption } from '../pack/options'
+import type { BadAnswer, ReadingSpec } from '../pack/readings'
 
 /** What a layout has, by id. */
 export interface Known { options: PackOption[], fixed: Record<string, string>, parts: Set<string>, ladders: Set<string>, sheets: Set<string> }

@@ -1,6 +1,8 @@
 import type { LearnedMinutes } from '../sequence/learn-minutes'
 import { refitId } from './mirror'
-import type { OperationSource, Pack, ThreePoint } from './types'
+import type { ThreePoint } from '../pack/kinds'
+import type { OperationSource } from '../pack/operations'
+import type { Pack } from '../pack/pack'
 
 /** What a pack estimates for every step of it, refit steps by their own id. */
 export function packMinutes(pack: Pack): Map<string, ThreePoint> {

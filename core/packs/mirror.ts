@@ -1,4 +1,4 @@
-import type { Link, LinkSource, Operation, OperationSource } from './types'
+import type { Link, LinkSource, Operation, OperationSource } from '../pack/operations'
 
 /** The id of the step that undoes another. */
 export function refitId(id: string): string {

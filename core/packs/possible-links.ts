@@ -1,7 +1,9 @@
 import { both } from './applies'
 import { factLinks } from './fact-links'
 import { mirrorLink, mirrorOperation } from './mirror'
-import type { Operation, Pack, When } from './types'
+import type { When } from '../pack/kinds'
+import type { Operation } from '../pack/operations'
+import type { Pack } from '../pack/pack'
 
 /** An operation of strip or refit with the choices under which it is there. */
 export interface PossibleOperation { operation: Operation, when: When }

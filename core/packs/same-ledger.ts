@@ -1,4 +1,4 @@
-import type { Operation } from './types'
+import type { Operation } from '../pack/operations'
 
 type Ledgered = Pick<Operation, 'takesOff' | 'putsBack'>
 

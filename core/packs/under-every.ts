@@ -1,6 +1,6 @@
 import type { PackFault } from './check-pack'
 import { combinationsOf, countCombinations } from './combinations'
-import type { Pack } from './types'
+import type { Pack } from '../pack/pack'
 
 /** More combinations of options than this are not looked at one by one. */
 const MOST_COMBINATIONS = 8192

@@ -1,4 +1,4 @@
-import type { Pack } from './types'
+import type { Pack } from '../pack/pack'
 
 /**
  * What would have to be chosen otherwise for a pack to bleed a certain way: option id → choice.

@@ -30,10 +30,14 @@ const DEFAULTS = { seed: 1, moves: 34_000, partialPlans: 900_000, boundSets: 400
 
 /** Whether an instance holds nothing but what the exact search knows of. */
 function isPlain(instance: Instance): boolean {
-  return instance.calendar === null && instance.notBefore === null && instance.startMinutes === 0
-    && instance.directlyAfter.every(leader => leader < 0)
-    && instance.minutes.every((minutes, step) => minutes === instance.aloneMinutes[step])
-    && (instance.washMinutes === 0 || !instance.hands.some(hands => hands !== 0))
+  return (
+    instance.calendar === null &&
+    instance.notBefore === null &&
+    instance.startMinutes === 0 &&
+    instance.directlyAfter.every(leader => leader < 0) &&
+    instance.minutes.every((minutes, step) => minutes === instance.aloneMinutes[step]) &&
+    (instance.washMinutes === 0 || !instance.hands.some(hands => hands !== 0))
+  )
 }
 
 /** Moves of the search that still heeds working hours and the helper's, against one of the search without. */
@@ -48,16 +52,30 @@ export function bestOrder(instance: Instance, others: ArrayLike<number>[] = [], 
   const { seed, moves, partialPlans, boundSets } = { ...DEFAULTS, ...effort }
   const bound = lowerBound(instance, boundSets)
   const straight: Instance = { ...instance, calendar: null, helperFrom: Infinity, helperTo: -Infinity }
-  const starts = [greedyOrder(straight), ...others.map(order => Int32Array.from(order)), ...(bound.stays ? [tripOrder(straight, bound.stays)] : [])]
+  const starts = [
+    greedyOrder(straight),
+    ...others.map(order => Int32Array.from(order)),
+    ...(bound.stays ? [tripOrder(straight, bound.stays)] : []),
+  ]
   const exact = isPlain(instance) && instance.count <= LARGEST_EXACT
   const budget = exact ? Math.min(moves, 6000) : moves
   // Each start gets a share, the best of them two more.
   const share = budget / (starts.length + 2)
-  const improve = (start: ArrayLike<number>, index: number, shares: number) => improveOrder(straight, start, {
-    budget: share * shares, seed: seed + index, goal: bound.minutes,
-    onProgress: (tried, minutes) => effort.onProgress?.((index * share + tried) / budget, minutes),
-  })
-  let order = improve(shortest(straight, starts.map((start, index) => improve(start, index, 1))), starts.length, 2)
+  const improve = (start: ArrayLike<number>, index: number, shares: number) =>
+    improveOrder(straight, start, {
+      budget: share * shares,
+      seed: seed + index,
+      goal: bound.minutes,
+      onProgress: (tried, minutes) => effort.onProgress?.((index * share + tried) / budget, minutes),
+    })
+  let order = improve(
+    shortest(
+      straight,
+      starts.map((start, index) => improve(start, index, 1)),
+    ),
+    starts.length,
+    2,
+  )
   if (instance.calendar !== null || instance.helperFrom < Infinity) {
     order = improveOrder(instance, order, { budget: moves * SLOW_SHARE, seed, goal: bound.minutes })
   }
@@ -66,7 +84,9 @@ export function bestOrder(instance: Instance, others: ArrayLike<number>[] = [], 
   if (!exact) return { order, minutes, lowerBoundMinutes: bound.minutes, proven: false }
   const found = exactOrder(instance, minutes, partialPlans)
   return {
-    order: found.order ?? order, minutes: found.minutes, proven: found.proven,
+    order: found.order ?? order,
+    minutes: found.minutes,
+    proven: found.proven,
     lowerBoundMinutes: Math.max(bound.minutes, found.lowerBoundMinutes),
   }
 }

@@ -1,4 +1,4 @@
-import type { Link } from '../packs/types'
+import type { Link } from '../pack/operations'
 
 /**
  * The links that an order breaks: those whose later step stands before the earlier one.
@@ -6,7 +6,7 @@ import type { Link } from '../packs/types'
  */
 export function brokenLinks(order: string[], links: Link[]): Link[] {
   const position = new Map(order.map((id, index) => [id, index]))
-  return links.filter((link) => {
+  return links.filter(link => {
     const before = position.get(link.before)
     const after = position.get(link.after)
     return before !== undefined && after !== undefined && before > after

@@ -10,12 +10,17 @@ export interface WorkingHours {
 }
 
 /** Working hours laid on the time axis of a job, whose minute 0 is a minute of a weekday. */
-export interface Calendar { hours: WorkingHours, startMinuteOfDay: number, startWeekday: number }
+export interface Calendar {
+  hours: WorkingHours
+  startMinuteOfDay: number
+  startWeekday: number
+}
 
 /** @throws RangeError on hours that leave no time to work */
 export function checkHours(hours: WorkingHours): void {
   const { fromMinute, toMinute, weekdays } = hours
-  if (!(fromMinute >= 0 && toMinute <= DAY && toMinute - fromMinute >= 15)) throw new RangeError(`hours from ${fromMinute} to ${toMinute} leave no time to work`)
+  if (!(fromMinute >= 0 && toMinute <= DAY && toMinute - fromMinute >= 15))
+    throw new RangeError(`hours from ${fromMinute} to ${toMinute} leave no time to work`)
   if (!weekdays.some(day => day >= 0 && day <= 6)) throw new RangeError('hours.weekdays names no day')
 }
 

@@ -28,9 +28,11 @@ export function earliestStart(instance: Instance, finish: ArrayLike<number>, ste
 /** Minutes to get ready for a step from here: walking, tools, the car's height, washing hands. */
 export function setupMinutes(instance: Instance, from: Moment, step: number): number {
   const car = instance.car[step]!
-  return instance.readyMinutes[(from.last < 0 ? instance.count : from.last) * instance.count + step]!
-    + (car !== EITHER && car !== from.car ? instance.positionMinutes[car]! : 0)
-    + (from.dirty && instance.hands[step] === CLEAN ? instance.washMinutes : 0)
+  return (
+    instance.readyMinutes[(from.last < 0 ? instance.count : from.last) * instance.count + step]! +
+    (car !== EITHER && car !== from.car ? instance.positionMinutes[car]! : 0) +
+    (from.dirty && instance.hands[step] === CLEAN ? instance.washMinutes : 0)
+  )
 }
 
 /** Minutes of the step itself when it starts at `start`: longer for two-handed work without the helper. */

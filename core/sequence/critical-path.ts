@@ -20,9 +20,13 @@ export function criticalPath(steps: Pick<InstanceStep, 'id' | 'minutes'>[], link
   for (const link of known) after[index.get(link.before)!]!.push(index.get(link.after)!)
   const finish = new Float64Array(steps.length)
   const cause = new Int32Array(steps.length).fill(-1)
-  const into: { from: number, wait: number }[][] = steps.map(() => [])
-  for (const link of known) into[index.get(link.after)!]!.push({ from: index.get(link.before)!, wait: link.waitMinutes ?? 0 })
-  for (const step of topologicalOrder(steps.map(each => each.id), after)) {
+  const into: { from: number; wait: number }[][] = steps.map(() => [])
+  for (const link of known)
+    into[index.get(link.after)!]!.push({ from: index.get(link.before)!, wait: link.waitMinutes ?? 0 })
+  for (const step of topologicalOrder(
+    steps.map(each => each.id),
+    after,
+  )) {
     let start = 0
     for (const { from, wait } of into[step]!) {
       if (finish[from]! + wait > start) {

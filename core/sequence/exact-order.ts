@@ -47,7 +47,12 @@ export function exactOrder(instance: Instance, known: number, budget: number): E
       for (let step = 0; step < count; step++) {
         if ((mask & (1 << step)) !== 0 || (needs[step]! & ~mask) !== 0) continue
         if (++looked > budget) {
-          return { order: null, minutes: known, proven: false, lowerBoundMinutes: Math.min(known, from.leastEstimate(at), next.leastEstimate(0)) }
+          return {
+            order: null,
+            minutes: known,
+            proven: false,
+            lowerBoundMinutes: Math.min(known, from.leastEstimate(at), next.leastEstimate(0)),
+          }
         }
         const wanted = instance.car[step]!
         const car = wanted === EITHER ? from.car[at]! : wanted

@@ -1,4 +1,4 @@
-import type { Procedure } from '../packs/types'
+import type { Procedure } from '../pack/pack'
 import { stepMinutes } from './step-minutes'
 import { pertMean } from './three-point'
 import type { PlannedStep } from './types'

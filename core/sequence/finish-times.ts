@@ -1,7 +1,8 @@
-import type { Procedure, ThreePoint } from '../packs/types'
+import type { ThreePoint } from '../pack/kinds'
+import type { Procedure } from '../pack/pack'
 import { closesAfter, nextOpen, workThrough } from './calendar'
 import type { Calendar } from './calendar'
-import { seededRandom } from './random'
+import { seededRandom } from '../base/random'
 import { drawer } from './three-point'
 import type { PlanSetting, PlannedStep } from './types'
 
@@ -10,7 +11,7 @@ export interface TimedStep {
   setupMinutes: number
   estimate: ThreePoint
   /** Places in the list of earlier steps that it waits for, and how long after them. */
-  waits: { after: number, minutes: number }[]
+  waits: { after: number; minutes: number }[]
   /** The earliest minute at which it may start. */
   notBefore: number
 }
@@ -26,7 +27,11 @@ const DRAWS = 10_000
  * @param calendar working hours whose minute 0 is the start of the run; `null` counts straight through
  * @returns finish minutes in rising order
  */
-export function finishTimes(steps: TimedStep[], calendar: Calendar | null, { draws = DRAWS, seed = 1 } = {}): FinishTimes {
+export function finishTimes(
+  steps: TimedStep[],
+  calendar: Calendar | null,
+  { draws = DRAWS, seed = 1 } = {},
+): FinishTimes {
   const random = seededRandom(seed)
   const draw = steps.map(step => drawer(step.estimate))
   const result = new Float64Array(draws)
@@ -84,24 +89,39 @@ export function oddsBy(times: FinishTimes, minutes: number): number {
  * @param doneMinutesAgo step id → minutes since it was done
  * @param arrivals part id → minutes from now until it is there
  */
-export function stepsToRun(procedure: Procedure, setting: PlanSetting, left: PlannedStep[], doneMinutesAgo: Map<string, number>, arrivals: Map<string, number>): TimedStep[] {
+export function stepsToRun(
+  procedure: Procedure,
+  setting: PlanSetting,
+  left: PlannedStep[],
+  doneMinutesAgo: Map<string, number>,
+  arrivals: Map<string, number>,
+): TimedStep[] {
   const place = new Map(left.map((step, index) => [step.id, index]))
   const operations = new Map(procedure.operations.map(operation => [operation.id, operation]))
   const waits = procedure.links.filter(link => link.waitMinutes > 0)
   return left.map((step): TimedStep => {
     const operation = operations.get(step.id)
     if (!operation) {
-      return { setupMinutes: 0, estimate: procedure.positions[step.kind === 'raise' ? 'raised' : 'ground'].minutes, waits: [], notBefore: 0 }
+      return {
+        setupMinutes: 0,
+        estimate: procedure.positions[step.kind === 'raise' ? 'raised' : 'ground'].minutes,
+        waits: [],
+        notBefore: 0,
+      }
     }
     const into = waits.filter(link => link.after === step.id)
-    const running = into.filter(link => doneMinutesAgo.has(link.before)).map(link => link.waitMinutes - doneMinutesAgo.get(link.before)!)
+    const running = into
+      .filter(link => doneMinutesAgo.has(link.before))
+      .map(link => link.waitMinutes - doneMinutesAgo.get(link.before)!)
     const parts = Object.keys(operation.parts).map(part => arrivals.get(part) ?? 0)
     const [low, likely, high] = operation.minutes
     return {
       setupMinutes: step.setupMinutes,
       // One pair of hands at work for two takes the long estimate, and half as long again at worst. Common practice, no source.
       estimate: step.shortHanded ? [likely, high, high * 1.5] : [low, likely, high],
-      waits: into.flatMap(link => place.has(link.before) ? [{ after: place.get(link.before)!, minutes: link.waitMinutes }] : []),
+      waits: into.flatMap(link =>
+        place.has(link.before) ? [{ after: place.get(link.before)!, minutes: link.waitMinutes }] : [],
+      ),
       notBefore: Math.max(0, ...running, ...parts),
     }
   })

@@ -13,7 +13,13 @@ export function greedyOrder(instance: Instance): Int32Array {
   return constructOrder(instance, choose)
 }
 
-type Chooser = (instance: Instance, finish: Float64Array, moment: Moment, ready: number[], missing: Int32Array) => number
+type Chooser = (
+  instance: Instance,
+  finish: Float64Array,
+  moment: Moment,
+  ready: number[],
+  missing: Int32Array,
+) => number
 
 /** Builds an order step by step; whatever must stand directly after the last step is taken first. */
 export function constructOrder(instance: Instance, chooser: Chooser): Int32Array {
@@ -26,7 +32,8 @@ export function constructOrder(instance: Instance, chooser: Chooser): Int32Array
   for (let position = 0; position < count; position++) {
     const bound = moment.last < 0 ? -1 : instance.directlyBefore[moment.last]!
     const ready: number[] = []
-    for (let step = 0; step < count; step++) if (!done[step] && missing[step] === 0 && instance.directlyAfter[step]! < 0) ready.push(step)
+    for (let step = 0; step < count; step++)
+      if (!done[step] && missing[step] === 0 && instance.directlyAfter[step]! < 0) ready.push(step)
     const step = bound >= 0 ? bound : chooser(instance, finish, moment, ready, missing)
     advance(instance, finish, moment, step)
     done[step] = 1
@@ -36,28 +43,43 @@ export function constructOrder(instance: Instance, chooser: Chooser): Int32Array
   return order
 }
 
-function choose(instance: Instance, finish: Float64Array, moment: Moment, ready: number[], missing: Int32Array): number {
-  const waitOf = (step: number) => Math.max(0, earliestStart(instance, finish, step) - moment.minutes - setupMinutes(instance, moment, step))
+function choose(
+  instance: Instance,
+  finish: Float64Array,
+  moment: Moment,
+  ready: number[],
+  missing: Int32Array,
+): number {
+  const waitOf = (step: number) =>
+    Math.max(0, earliestStart(instance, finish, step) - moment.minutes - setupMinutes(instance, moment, step))
   const costOf = (step: number) => setupMinutes(instance, moment, step) + waitOf(step)
-  const here = ready.filter(step => instance.place[step] === placeOf(instance, moment)
-    && (instance.car[step] === EITHER || instance.car[step] === moment.car) && waitOf(step) === 0)
+  const here = ready.filter(
+    step =>
+      instance.place[step] === placeOf(instance, moment) &&
+      (instance.car[step] === EITHER || instance.car[step] === moment.car) &&
+      waitOf(step) === 0,
+  )
   if (here.length > 0) return cheapest(here, costOf)
 
   const worth = (step: number) => stayMinutes(instance, moment, step, ready, missing) / (costOf(step) + 1)
   const worths = new Map(ready.map(step => [step, worth(step)]))
   const most = Math.max(...worths.values())
-  return cheapest(ready.filter(step => worths.get(step)! >= most - 1e-9), costOf)
+  return cheapest(
+    ready.filter(step => worths.get(step)! >= most - 1e-9),
+    costOf,
+  )
 }
 
 export function cheapest(steps: number[], costOf: (step: number) => number): number {
-  return steps.reduce((best, step) => costOf(step) < costOf(best) - 1e-9 ? step : best)
+  return steps.reduce((best, step) => (costOf(step) < costOf(best) - 1e-9 ? step : best))
 }
 
 /** Minutes of work that a stay at the place of `step` would open up, links among them followed. */
 function stayMinutes(instance: Instance, moment: Moment, step: number, ready: number[], missing: Int32Array): number {
   const place = instance.place[step]
   const car = instance.car[step] === EITHER ? moment.car : instance.car[step]
-  const fits = (other: number) => instance.place[other] === place && (instance.car[other] === EITHER || instance.car[other] === car)
+  const fits = (other: number) =>
+    instance.place[other] === place && (instance.car[other] === EITHER || instance.car[other] === car)
   const left = new Map<number, number>()
   const queue = ready.filter(fits)
   let minutes = 0

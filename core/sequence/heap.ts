@@ -35,7 +35,8 @@ export class Heap<T> {
     this.turns.pop()
     for (let at = 0; ;) {
       let least = at
-      for (const child of [2 * at + 1, 2 * at + 2]) if (child < this.items.length && this.sooner(child, least)) least = child
+      for (const child of [2 * at + 1, 2 * at + 2])
+        if (child < this.items.length && this.sooner(child, least)) least = child
       if (least === at) return top
       this.swap(at, least)
       at = least
@@ -47,8 +48,8 @@ export class Heap<T> {
   }
 
   private swap(a: number, b: number): void {
-    [this.items[a], this.items[b]] = [this.items[b]!, this.items[a]!];
-    [this.ranks[a], this.ranks[b]] = [this.ranks[b]!, this.ranks[a]!];
-    [this.turns[a], this.turns[b]] = [this.turns[b]!, this.turns[a]!]
+    ;[this.items[a], this.items[b]] = [this.items[b]!, this.items[a]!]
+    ;[this.ranks[a], this.ranks[b]] = [this.ranks[b]!, this.ranks[a]!]
+    ;[this.turns[a], this.turns[b]] = [this.turns[b]!, this.turns[a]!]
   }
 }

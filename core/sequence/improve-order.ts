@@ -1,5 +1,5 @@
 import type { Instance } from './instance'
-import { seededRandom } from './random'
+import { seededRandom } from '../base/random'
 import { TimedOrder } from './timed-order'
 
 /** The longest run of steps that is moved as one piece. */
@@ -22,7 +22,11 @@ export interface Improvement {
  * loose and the search goes on from there, going back to the best order when that leads nowhere.
  * @returns an order that respects every link if `start` does, never longer than `start`
  */
-export function improveOrder(instance: Instance, start: ArrayLike<number>, { budget, seed, onProgress, goal = -Infinity }: Improvement): Int32Array {
+export function improveOrder(
+  instance: Instance,
+  start: ArrayLike<number>,
+  { budget, seed, onProgress, goal = -Infinity }: Improvement,
+): Int32Array {
   const random = seededRandom(seed)
   const current = new TimedOrder(instance, Int32Array.from(start))
   let best = current.order.slice()
@@ -136,8 +140,7 @@ function movePiece(order: Int32Array, moved: Int32Array, from: number, length: n
     for (let at = 0; at < length; at++) moved[to + at] = order[from + at]!
     for (let at = to; at < from; at++) moved[at + length] = order[at]!
     for (let at = from + length; at < order.length; at++) moved[at] = order[at]!
-  }
-  else {
+  } else {
     for (let at = 0; at < from; at++) moved[at] = order[at]!
     for (let at = from; at < to; at++) moved[at] = order[at + length]!
     for (let at = 0; at < length; at++) moved[to + at] = order[from + at]!

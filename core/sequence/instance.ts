@@ -1,4 +1,4 @@
-import type { CarPosition } from '../packs/types'
+import type { CarPosition } from '../pack/kinds'
 import type { Calendar } from './calendar'
 import { topologicalOrder } from './topological-order'
 
@@ -27,16 +27,26 @@ export interface InstanceStep {
   directlyAfter?: string
 }
 
-export interface InstanceLink { before: string, after: string, waitMinutes?: number }
+export interface InstanceLink {
+  before: string
+  after: string
+  waitMinutes?: number
+}
 
-export interface InstanceSetup { walkMinutes: number, toolMinutes: number, raiseMinutes: number, lowerMinutes: number, washMinutes?: number }
+export interface InstanceSetup {
+  walkMinutes: number
+  toolMinutes: number
+  raiseMinutes: number
+  lowerMinutes: number
+  washMinutes?: number
+}
 
 export interface InstanceSource {
   steps: InstanceStep[]
   links: InstanceLink[]
   setup: InstanceSetup
-  start: { place: string, car: CarPosition, dirtyHands?: boolean, minutes?: number }
-  helper?: { fromMinutes: number, toMinutes: number } | null
+  start: { place: string; car: CarPosition; dirtyHands?: boolean; minutes?: number }
+  helper?: { fromMinutes: number; toMinutes: number } | null
   calendar?: Calendar | null
 }
 
@@ -64,7 +74,7 @@ export interface Instance {
   readyMinutes: Float64Array
   before: Int32Array[]
   after: Int32Array[]
-  waits: { from: number, minutes: number }[][]
+  waits: { from: number; minutes: number }[][]
   notBefore: Float64Array | null
   calendar: Calendar | null
   hands: Uint8Array
@@ -85,7 +95,8 @@ export function buildInstance(source: InstanceSource): Instance {
   const { steps, setup, start } = source
   const count = steps.length
   const index = new Map(steps.map((step, position) => [step.id, position]))
-  if (index.size < count) throw new RangeError(`steps: the id "${steps.find((step, at) => index.get(step.id) !== at)!.id}" stands twice`)
+  if (index.size < count)
+    throw new RangeError(`steps: the id "${steps.find((step, at) => index.get(step.id) !== at)!.id}" stands twice`)
   for (const [name, value] of Object.entries(setup)) wantMinutes(`setup.${name}`, value)
   const placeNames = [...new Set([start.place, ...steps.map(step => step.place)])]
   const toolNames = new Map<string, number>()
@@ -97,7 +108,8 @@ export function buildInstance(source: InstanceSource): Instance {
   for (const [position, link] of source.links.entries()) {
     const from = index.get(link.before)
     const to = index.get(link.after)
-    if (from === undefined || to === undefined) throw new RangeError(`links[${position}]: there is no step "${from === undefined ? link.before : link.after}"`)
+    if (from === undefined || to === undefined)
+      throw new RangeError(`links[${position}]: there is no step "${from === undefined ? link.before : link.after}"`)
     wantMinutes(`links[${position}].waitMinutes`, link.waitMinutes ?? 0)
     before[to]!.push(from)
     after[from]!.push(to)
@@ -133,20 +145,26 @@ export function buildInstance(source: InstanceSource): Instance {
     before: before.map(list => Int32Array.from(new Set(list))),
     after: after.map(list => Int32Array.from(new Set(list))),
     waits,
-    notBefore: steps.some(step => step.notBefore !== undefined) ? Float64Array.from(steps, step => step.notBefore ?? 0) : null,
+    notBefore: steps.some(step => step.notBefore !== undefined)
+      ? Float64Array.from(steps, step => step.notBefore ?? 0)
+      : null,
     calendar: source.calendar ?? null,
-    hands: Uint8Array.from(steps, step => step.hands === 'clean' ? CLEAN : step.hands === 'dirty' ? DIRTY : 0),
+    hands: Uint8Array.from(steps, step => (step.hands === 'clean' ? CLEAN : step.hands === 'dirty' ? DIRTY : 0)),
     washMinutes: setup.washMinutes ?? 0,
     startDirty: start.dirtyHands ?? false,
     directlyAfter,
     directlyBefore,
-    topological: topologicalOrder(steps.map(step => step.id), after),
+    topological: topologicalOrder(
+      steps.map(step => step.id),
+      after,
+    ),
   }
   return { ...instance, readyMinutes: readyTable(instance) }
 }
 
 function wantMinutes(path: string, value: number): void {
-  if (!Number.isFinite(value) || value < 0) throw new RangeError(`${path} is a number of minutes from 0 up, not ${value}`)
+  if (!Number.isFinite(value) || value < 0)
+    throw new RangeError(`${path} is a number of minutes from 0 up, not ${value}`)
 }
 
 /** How many tools of `b` step `a` did not use; `a` below 0 is the start, where nothing is at hand. */

@@ -1,16 +1,21 @@
-import type { Link, Procedure } from '../packs/types'
+import type { Link } from '../pack/operations'
+import type { Procedure } from '../pack/pack'
 import { buildInstance } from './instance'
 import type { Instance, InstanceLink, InstanceStep } from './instance'
 import { bindPins } from './pins'
 import type { PlanSetting, PlannedStep } from './types'
 
 /** Where a plan goes on from: the steps done, and where they have left mechanic and car. */
-export interface Past { steps: PlannedStep[], place: PlanSetting['start']['place'], car: PlanSetting['start']['car'] }
+export interface Past {
+  steps: PlannedStep[]
+  place: PlanSetting['start']['place']
+  car: PlanSetting['start']['car']
+}
 
 export interface JobInstance {
   instance: Instance
   /** Why pins could not be kept. */
-  droppedPins: { stepId: string, because: string }[]
+  droppedPins: { stepId: string; because: string }[]
 }
 
 /**
@@ -25,10 +30,17 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
   const bound = bindPins([...ids], open, setting.pins)
   const steps = left.map((operation): InstanceStep => {
     const two = operation.hands === 2 && !setting.helper
-    const earliest = Math.max(0, ...releases(procedure.links, finished, operation.id), ...arrivals(setting, operation.parts))
+    const earliest = Math.max(
+      0,
+      ...releases(procedure.links, finished, operation.id),
+      ...arrivals(setting, operation.parts),
+    )
     const leader = bound.leaders.get(operation.id)
     return {
-      id: operation.id, place: operation.place, car: operation.car, tools: operation.tools,
+      id: operation.id,
+      place: operation.place,
+      car: operation.car,
+      tools: operation.tools,
       // One pair of hands at work for two takes the long estimate. Common practice, no source.
       minutes: operation.minutes[two && setting.helperWindow === null ? 2 : 1],
       ...(two ? { aloneMinutes: operation.minutes[2] } : {}),
@@ -38,20 +50,32 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
     }
   })
   const instance = buildInstance({
-    steps, links: [...open as InstanceLink[], ...bound.links],
+    steps,
+    links: [...(open as InstanceLink[]), ...bound.links],
     setup: {
-      walkMinutes: setting.walkMinutes, toolMinutes: setting.toolMinutes, washMinutes: setting.washMinutes,
-      raiseMinutes: procedure.positions.raised.minutes[1], lowerMinutes: procedure.positions.ground.minutes[1],
+      walkMinutes: setting.walkMinutes,
+      toolMinutes: setting.toolMinutes,
+      washMinutes: setting.washMinutes,
+      raiseMinutes: procedure.positions.raised.minutes[1],
+      lowerMinutes: procedure.positions.ground.minutes[1],
     },
-    start: { ...(past ? { place: past.place, car: past.car } : setting.start), minutes: past?.steps.at(-1)?.finishMinutes ?? 0 },
+    start: {
+      ...(past ? { place: past.place, car: past.car } : setting.start),
+      minutes: past?.steps.at(-1)?.finishMinutes ?? 0,
+    },
     helper: setting.helperWindow,
-    calendar: setting.hours && { hours: setting.hours, startMinuteOfDay: setting.startMinuteOfDay, startWeekday: setting.startWeekday },
+    calendar: setting.hours && {
+      hours: setting.hours,
+      startMinuteOfDay: setting.startMinuteOfDay,
+      startWeekday: setting.startWeekday,
+    },
   })
   return { instance, droppedPins: bound.dropped }
 }
 
 function releases(links: Link[], finished: Map<string, number>, id: string): number[] {
-  return links.filter(link => link.after === id && link.waitMinutes > 0 && finished.has(link.before))
+  return links
+    .filter(link => link.after === id && link.waitMinutes > 0 && finished.has(link.before))
     .map(link => finished.get(link.before)! + link.waitMinutes)
 }
 

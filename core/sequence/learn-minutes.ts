@@ -1,5 +1,5 @@
-import { FieldError } from '../fasteners/field-error'
-import type { ThreePoint } from '../packs/types'
+import { FieldError } from '../base/field-error'
+import type { ThreePoint } from '../pack/kinds'
 import { pertMean } from './three-point'
 
 /** How long a piece of work took, once. */
@@ -16,7 +16,7 @@ export interface LearnedMinutes {
   /** How much the garage's own times weigh, from 0 to 1. */
   weight: number
   used: number
-  setAside: { minutes: number, because: string }[]
+  setAside: { minutes: number; because: string }[]
 }
 
 /** The pack's estimate counts as so many times seen. From memory. */
@@ -32,18 +32,29 @@ const SLIP = 4
  * @throws FieldError on an estimate that does not rise, or a time of none
  */
 export function learnMinutes(prior: ThreePoint, observations: MinutesObserved[]): LearnedMinutes {
-  if (!(prior[0] > 0 && prior[0] <= prior[1] && prior[1] <= prior[2])) throw new FieldError('prior', 'Low, likely and high minutes in rising order.')
+  if (!(prior[0] > 0 && prior[0] <= prior[1] && prior[1] <= prior[2]))
+    throw new FieldError('prior', 'Low, likely and high minutes in rising order.')
   observations.forEach(({ minutes }, index) => {
     if (!(minutes > 0)) throw new FieldError(`observations[${index}].minutes`, 'A time is above zero.')
   })
-  const setAside: LearnedMinutes['setAside'] = observations.filter(entry => entry.troubled).map(({ minutes }) => ({ minutes, because: 'A trouble was written down on it.' }))
+  const setAside: LearnedMinutes['setAside'] = observations
+    .filter(entry => entry.troubled)
+    .map(({ minutes }) => ({ minutes, because: 'A trouble was written down on it.' }))
   const clean = observations.filter(entry => !entry.troubled).map(entry => entry.minutes)
   const middle = median([...clean, pertMean(prior)])
   const kept = clean.filter(minutes => minutes <= middle * SLIP && minutes >= middle / SLIP)
-  setAside.push(...clean.filter(minutes => !kept.includes(minutes)).map(minutes => ({ minutes, because: minutes > middle ? 'The timer ran on by itself, it seems.' : 'Too short to have been the whole of it.' })))
+  setAside.push(
+    ...clean
+      .filter(minutes => !kept.includes(minutes))
+      .map(minutes => ({
+        minutes,
+        because: minutes > middle ? 'The timer ran on by itself, it seems.' : 'Too short to have been the whole of it.',
+      })),
+  )
   const logMean = kept.reduce((sum, minutes) => sum + Math.log(minutes), 0) / Math.max(1, kept.length)
   const weight = kept.length / (PRIOR_WEIGHT + kept.length)
-  const factor = kept.length === 0 ? 1 : Math.exp((1 - weight) * Math.log(pertMean(prior)) + weight * logMean) / pertMean(prior)
+  const factor =
+    kept.length === 0 ? 1 : Math.exp((1 - weight) * Math.log(pertMean(prior)) + weight * logMean) / pertMean(prior)
   return { minutes: prior.map(value => value * factor) as ThreePoint, factor, weight, used: kept.length, setAside }
 }
 

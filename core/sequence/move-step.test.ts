@@ -4,22 +4,40 @@ import { expandPack } from '../packs'
 import { legalRange, moveStep, operationOrder, planJob } from '.'
 
 const operations = ['a', 'b', 'c', 'd', 'e'].map(id => operation(id, { phase: 'bench' }))
-const procedure = expandPack(smallPack({
-  operations,
-  links: [link('a', 'c', { mirror: false, because: 'a hides c.' }), link('c', 'e', { mirror: false, because: 'c holds e.' }), link('b', 'd', { mirror: false, atOnce: true, because: 'd at once.' })],
-}))
+const procedure = expandPack(
+  smallPack({
+    operations,
+    links: [
+      link('a', 'c', { mirror: false, because: 'a hides c.' }),
+      link('c', 'e', { mirror: false, because: 'c holds e.' }),
+      link('b', 'd', { mirror: false, atOnce: true, because: 'd at once.' }),
+    ],
+  }),
+)
 const plan = planJob(procedure, {}, { order: ['a', 'b', 'd', 'c', 'e'] })
 const nothing = new Set<string>()
 
 describe('legalRange', () => {
   it('lies between what must come before and what must come after, with their sentences', () => {
-    expect(legalRange(procedure, plan, 'c', nothing)).toEqual({ first: 1, last: 3, after: { stepId: 'a', because: 'a hides c.' }, before: { stepId: 'e', because: 'c holds e.' } })
+    expect(legalRange(procedure, plan, 'c', nothing)).toEqual({
+      first: 1,
+      last: 3,
+      after: { stepId: 'a', because: 'a hides c.' },
+      before: { stepId: 'e', because: 'c holds e.' },
+    })
   })
   it('is one place for a step that follows another at once', () => {
-    expect(legalRange(procedure, plan, 'd', nothing)).toMatchObject({ first: 2, last: 2, after: { because: 'd at once.' } })
+    expect(legalRange(procedure, plan, 'd', nothing)).toMatchObject({
+      first: 2,
+      last: 2,
+      after: { because: 'd at once.' },
+    })
   })
   it('begins behind what is done', () => {
-    expect(legalRange(procedure, plan, 'c', new Set(['a', 'b', 'd']))).toMatchObject({ first: 3, after: { stepId: 'd', because: 'This is done already.' } })
+    expect(legalRange(procedure, plan, 'c', new Set(['a', 'b', 'd']))).toMatchObject({
+      first: 3,
+      after: { stepId: 'd', because: 'This is done already.' },
+    })
   })
 })
 

@@ -36,7 +36,11 @@ export class PartialPlans {
 
   static start(car: number, waitCount: number, left: number[]): PartialPlans {
     const plans = new PartialPlans(waitCount)
-    plans.put(PartialPlans.NEW, { mask: 0, last: -1, car, minutes: 0, parent: -1, estimate: 0, left }, new Float64Array(waitCount))
+    plans.put(
+      PartialPlans.NEW,
+      { mask: 0, last: -1, car, minutes: 0, parent: -1, estimate: 0, left },
+      new Float64Array(waitCount),
+    )
     return plans
   }
 

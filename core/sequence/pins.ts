@@ -1,5 +1,5 @@
-import { findCycle } from '../packs/find-cycle'
-import type { Link } from '../packs/types'
+import { findCycle } from '../base/find-cycle'
+import type { Link } from '../pack/operations'
 import type { InstanceLink } from './instance'
 import type { Pin } from './types'
 
@@ -8,7 +8,7 @@ export interface BoundPins {
   leaders: Map<string, string>
   /** Links that keep whatever else must come before or after a bound pair out of its middle. */
   links: InstanceLink[]
-  dropped: { stepId: string, because: string }[]
+  dropped: { stepId: string; because: string }[]
 }
 
 /**
@@ -26,9 +26,16 @@ export function bindPins(ids: string[], links: Link[], pins: Pin[]): BoundPins {
     const tried = bind(ids, links, [...kept, pin])
     const cycle = findCycle(ids, [...links, ...tried.links])
     if (cycle || taken(kept, pin)) {
-      const against = links.find(link => (link.before === pin.stepId && link.after === pin.after)
-        || (link.atOnce && (link.before === pin.after || link.after === pin.stepId)) || cycle?.some((id, at) => id === link.before && cycle[at + 1] === link.after))
-      bound.dropped.push({ stepId: pin.stepId, because: against?.because ?? 'Another step is pinned to the same place.' })
+      const against = links.find(
+        link =>
+          (link.before === pin.stepId && link.after === pin.after) ||
+          (link.atOnce && (link.before === pin.after || link.after === pin.stepId)) ||
+          cycle?.some((id, at) => id === link.before && cycle[at + 1] === link.after),
+      )
+      bound.dropped.push({
+        stepId: pin.stepId,
+        because: against?.because ?? 'Another step is pinned to the same place.',
+      })
       continue
     }
     kept.push(pin)
@@ -44,7 +51,8 @@ function taken(kept: Pin[], pin: Pin): boolean {
 function bind(ids: string[], links: Link[], pins: Pin[]): Omit<BoundPins, 'dropped'> {
   const leaders = new Map<string, string>()
   for (const pin of pins) if (pin.after !== null) leaders.set(pin.stepId, pin.after)
-  const extra: InstanceLink[] = pins.filter(pin => pin.after === null)
+  const extra: InstanceLink[] = pins
+    .filter(pin => pin.after === null)
     .flatMap(pin => ids.filter(id => id !== pin.stepId).map(id => ({ before: pin.stepId, after: id })))
   for (const chain of chainsOf(leaders)) {
     const members = new Set(chain)
@@ -63,9 +71,10 @@ function bind(ids: string[], links: Link[], pins: Pin[]): Omit<BoundPins, 'dropp
 function chainsOf(leaders: Map<string, string>): string[][] {
   const followers = new Map([...leaders].map(([follower, leader]) => [leader, follower]))
   const heads = [...followers.keys()].filter(id => !leaders.has(id))
-  return heads.map((head) => {
+  return heads.map(head => {
     const chain = [head]
-    for (let next = followers.get(head); next !== undefined && !chain.includes(next); next = followers.get(next)) chain.push(next)
+    for (let next = followers.get(head); next !== undefined && !chain.includes(next); next = followers.get(next))
+      chain.push(next)
     return chain
   })
 }
@@ -76,10 +85,12 @@ function chainsOf(leaders: Map<string, string>): string[][] {
  */
 export function withPin(pins: Pin[], pin: Pin): Pin[] {
   const old = pins.find(other => other.stepId === pin.stepId)
-  const rest = pins.filter(other => other.stepId !== pin.stepId).flatMap((other): Pin[] => {
-    if (other.after === pin.stepId) return old ? [{ ...other, after: old.after }] : []
-    return other.after === pin.after ? [{ ...other, after: pin.stepId }] : [other]
-  })
+  const rest = pins
+    .filter(other => other.stepId !== pin.stepId)
+    .flatMap((other): Pin[] => {
+      if (other.after === pin.stepId) return old ? [{ ...other, after: old.after }] : []
+      return other.after === pin.after ? [{ ...other, after: pin.stepId }] : [other]
+    })
   return [...rest, pin]
 }
 

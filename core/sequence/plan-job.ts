@@ -1,4 +1,4 @@
-import type { Procedure } from '../packs/types'
+import type { Procedure } from '../pack/pack'
 import { bestOrder } from './best-order'
 import type { Effort } from './best-order'
 import { lowerBound } from './bounds/lower-bound'
@@ -29,7 +29,11 @@ const BOUND_SETS = 4000
  * @throws RangeError on a negative or non-finite time in the setting, or hours that leave no time
  * @throws OrderError when `order` leaves a step out, holds one twice or breaks a link
  */
-export function planJob(procedure: Procedure, setting: Partial<PlanSetting> = {}, { past = null, order, effort }: PlanRequest = {}): Plan {
+export function planJob(
+  procedure: Procedure,
+  setting: Partial<PlanSetting> = {},
+  { past = null, order, effort }: PlanRequest = {},
+): Plan {
   const full = fullSetting(setting)
   const work = jobInstance(procedure, full, past)
   if (order) {

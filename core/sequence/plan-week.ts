@@ -1,4 +1,4 @@
-import { seededRandom } from './random'
+import { seededRandom } from '../base/random'
 import type { Span, WeekBlock, WeekJob, WeekPlan, WeekWindows } from './week-types'
 
 /** Up to so many jobs, every order of preference is tried. */
@@ -17,7 +17,11 @@ export function planWeek(jobs: WeekJob[], windows: WeekWindows): WeekPlan {
   const open = jobs.filter(job => job.segments.length > 0)
   const lowerBound = open.reduce((sum, job) => sum + laid([job], windows, [0]).cost, 0)
   const proven = open.length <= EXACT
-  let best = laid(open, windows, open.map((_, index) => index).sort((a, b) => due(open[a]!) - due(open[b]!)))
+  let best = laid(
+    open,
+    windows,
+    open.map((_, index) => index).sort((a, b) => due(open[a]!) - due(open[b]!)),
+  )
   const consider = (order: number[]) => {
     const plan = laid(open, windows, order)
     if (plan.cost < best.cost - 1e-9) best = plan
@@ -56,16 +60,30 @@ function laid(jobs: WeekJob[], windows: WeekWindows, preference: number[]): Omit
       const segment = job.segments[next[index]!]
       if (!segment) return []
       const travel = way(jobs, at, index)
-      return [{ index, travel, start: opening(windows[job.site], Math.max(clock + travel, ready[index]!, segment.readyAt ?? 0)) }]
+      return [
+        {
+          index,
+          travel,
+          start: opening(windows[job.site], Math.max(clock + travel, ready[index]!, segment.readyAt ?? 0)),
+        },
+      ]
     })
     const soonest = Math.min(...can.map(entry => entry.start))
     if (can.length === 0 || soonest === Infinity) break
-    const { index, travel, start } = can.filter(entry => entry.start <= soonest + SLACK).sort((a, b) => rank.get(a.index)! - rank.get(b.index)!)[0]!
+    const { index, travel, start } = can
+      .filter(entry => entry.start <= soonest + SLACK)
+      .sort((a, b) => rank.get(a.index)! - rank.get(b.index)!)[0]!
     const job = jobs[index]!
     const segment = job.segments[next[index]!]!
     const [, closes] = windows[job.site].find(([, to]) => to > start + 1e-9)!
     const end = Math.min(start + left[index]!, closes)
-    blocks.push({ jobId: job.id, segment: next[index]!, from: start, to: end, travel: travel > 0 ? [start - travel, start] : null })
+    blocks.push({
+      jobId: job.id,
+      segment: next[index]!,
+      from: start,
+      to: end,
+      travel: travel > 0 ? [start - travel, start] : null,
+    })
     left[index] = left[index]! - (end - start)
     if (at !== index) changes++
     travelled += travel
@@ -78,13 +96,29 @@ function laid(jobs: WeekJob[], windows: WeekWindows, preference: number[]): Omit
     else {
       left[index] = following.minutes
       ready[index] = end + segment.waitAfter
-      if (segment.waitAfter > 0) waits.push({ jobId: job.id, from: end, to: end + segment.waitAfter, because: following.because, filledBy: [] })
+      if (segment.waitAfter > 0)
+        waits.push({ jobId: job.id, from: end, to: end + segment.waitAfter, because: following.because, filledBy: [] })
     }
   }
-  for (const wait of waits) wait.filledBy = [...new Set(blocks.filter(block => block.jobId !== wait.jobId && block.from < wait.to && block.to > wait.from).map(block => block.jobId))]
+  for (const wait of waits)
+    wait.filledBy = [
+      ...new Set(
+        blocks
+          .filter(block => block.jobId !== wait.jobId && block.from < wait.to && block.to > wait.from)
+          .map(block => block.jobId),
+      ),
+    ]
   const ends = Object.fromEntries(jobs.map((job, index) => [job.id, ended[index]!]))
-  const late = Object.fromEntries(jobs.map(job => [job.id, job.dueAt === null ? 0 : Math.max(0, Math.min(ends[job.id]!, horizon(windows)) - job.dueAt)]))
-  const cost = jobs.reduce((sum, job) => sum + late[job.id]! * LATE + Math.min(ends[job.id]!, horizon(windows) * 2) * DONE, travelled + Math.max(0, changes) * CHANGE)
+  const late = Object.fromEntries(
+    jobs.map(job => [
+      job.id,
+      job.dueAt === null ? 0 : Math.max(0, Math.min(ends[job.id]!, horizon(windows)) - job.dueAt),
+    ]),
+  )
+  const cost = jobs.reduce(
+    (sum, job) => sum + late[job.id]! * LATE + Math.min(ends[job.id]!, horizon(windows) * 2) * DONE,
+    travelled + Math.max(0, changes) * CHANGE,
+  )
   return { blocks, ends, late, waits, travelMinutes: travelled, cost }
 }
 
@@ -93,7 +127,7 @@ const horizon = (windows: WeekWindows) => windows.bay.at(-1)?.[1] ?? 0
 /** Minutes from where the mechanic is to a car: nothing within the bay, out and back again between two customers. */
 function way(jobs: WeekJob[], at: number | null, to: number): number {
   if (at === to) return 0
-  const out = (index: number | null) => index === null || jobs[index]!.site === 'bay' ? 0 : jobs[index]!.travelMinutes
+  const out = (index: number | null) => (index === null || jobs[index]!.site === 'bay' ? 0 : jobs[index]!.travelMinutes)
   return out(at) + out(to)
 }
 
@@ -108,10 +142,16 @@ function* permutations(list: number[]): Generator<number[]> {
     yield list
     return
   }
-  for (const [index, head] of list.entries()) for (const tail of permutations([...list.slice(0, index), ...list.slice(index + 1)])) yield [head, ...tail]
+  for (const [index, head] of list.entries())
+    for (const tail of permutations([...list.slice(0, index), ...list.slice(index + 1)])) yield [head, ...tail]
 }
 
-export interface WeekRange { earliest: number, latest: number | null, tooEarly: string | null, tooLate: string | null }
+export interface WeekRange {
+  earliest: number
+  latest: number | null
+  tooEarly: string | null
+  tooLate: string | null
+}
 
 /** From when to when a car can be begun: not before what it waits for, and so that its promise can still hold with nobody in its way. */
 export function weekRange(job: WeekJob, windows: WeekWindows): WeekRange {

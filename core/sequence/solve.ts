@@ -2,20 +2,30 @@ import { bestOrder } from './best-order'
 import type { Effort } from './best-order'
 import { advance, startMoment } from './clock'
 import { buildInstance } from './instance'
-import type { CarPosition } from '../packs/types'
+import type { CarPosition } from '../pack/kinds'
 
 /** One piece of work: where, for how many minutes, at which height of the car, with which tools. */
-export interface SolveStep { id: string, minutes: number, place: string, car: CarPosition | 'either', tools: string[] }
+export interface SolveStep {
+  id: string
+  minutes: number
+  place: string
+  car: CarPosition | 'either'
+  tools: string[]
+}
 
 /** `after` starts no sooner than `waitMinutes` after `before` is finished. */
-export interface SolveLink { before: string, after: string, waitMinutes?: number }
+export interface SolveLink {
+  before: string
+  after: string
+  waitMinutes?: number
+}
 
 export interface SolveProblem {
   steps: SolveStep[]
   links: SolveLink[]
   /** Minutes to walk to another place, to bring the car up or down, to fetch one tool. */
-  setup: { walkMinutes: number, raiseMinutes: number, toolMinutes: number }
-  start: { place: string, car: CarPosition }
+  setup: { walkMinutes: number; raiseMinutes: number; toolMinutes: number }
+  start: { place: string; car: CarPosition }
 }
 
 export interface Solution {

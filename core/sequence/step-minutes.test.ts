@@ -3,7 +3,16 @@ import { stepMinutes } from './step-minutes'
 import type { PlannedStep } from './types'
 
 const step = (startMinutes: number, finishMinutes: number, closedMinutes?: number): PlannedStep => ({
-  id: 's', kind: 'operation', place: 'top', car: 'ground', startMinutes, finishMinutes, setupMinutes: 0, waitMinutes: 0, shortHanded: false, ...(closedMinutes ? { closedMinutes } : {}),
+  id: 's',
+  kind: 'operation',
+  place: 'top',
+  car: 'ground',
+  startMinutes,
+  finishMinutes,
+  setupMinutes: 0,
+  waitMinutes: 0,
+  shortHanded: false,
+  ...(closedMinutes ? { closedMinutes } : {}),
 })
 
 describe('stepMinutes', () => {

@@ -32,7 +32,7 @@ export function holdsAll(whole: StepSet, part: StepSet): boolean {
 /** A string that is the same for the same set. */
 export function keyOf(set: StepSet): string {
   let key = ''
-  for (const word of set) key += String.fromCharCode(word & 0xFFFF, word >>> 16)
+  for (const word of set) key += String.fromCharCode(word & 0xffff, word >>> 16)
   return key
 }
 

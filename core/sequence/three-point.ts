@@ -1,4 +1,4 @@
-import type { ThreePoint } from '../packs/types'
+import type { ThreePoint } from '../pack/kinds'
 
 /**
  * Mean of a three-point estimate, in the unit of the estimate: (low + 4 likely + high) / 6.
@@ -59,7 +59,7 @@ function curveOf([low, likely, high]: ThreePoint): Float64Array {
   }
   const curve = new Float64Array(GRID + 1)
   for (let index = 1, step = 0; index < GRID; index++) {
-    const wanted = below[steps]! * index / GRID
+    const wanted = (below[steps]! * index) / GRID
     while (below[step + 1]! < wanted) step++
     curve[index] = (step + (wanted - below[step]!) / (below[step + 1]! - below[step]!)) / steps
   }

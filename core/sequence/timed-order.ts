@@ -19,7 +19,10 @@ export class TimedOrder {
   private readonly steady: boolean
   minutes = 0
 
-  constructor(private readonly instance: Instance, public order: Int32Array) {
+  constructor(
+    private readonly instance: Instance,
+    public order: Int32Array,
+  ) {
     this.finish = new Float64Array(instance.count)
     this.scratch = new Float64Array(instance.count)
     this.position = new Int32Array(instance.count)
@@ -51,7 +54,8 @@ export class TimedOrder {
     this.waiting = []
     for (let at = 0; at < order.length; at++) {
       const step = order[at]!
-      if (instance.waits[step]!.length > 0 || (instance.notBefore !== null && instance.notBefore[step]! > 0)) this.waiting.push(at)
+      if (instance.waits[step]!.length > 0 || (instance.notBefore !== null && instance.notBefore[step]! > 0))
+        this.waiting.push(at)
     }
   }
 
@@ -64,7 +68,8 @@ export class TimedOrder {
     for (let at = 0; at < from; at++) scratch[candidate[at]!] = this.finish[candidate[at]!]!
     copy(moments[from]!, moment)
     for (let at = from; at < candidate.length; at++) {
-      if (at >= to && this.steady && sameState(moment, moments[at]!)) return this.shifted(at, moment.minutes - moments[at]!.minutes)
+      if (at >= to && this.steady && sameState(moment, moments[at]!))
+        return this.shifted(at, moment.minutes - moments[at]!.minutes)
       advance(instance, scratch, moment, candidate[at]!)
       if (moment.minutes > limit) return Infinity
     }

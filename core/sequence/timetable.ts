@@ -1,4 +1,5 @@
-import type { Link, Procedure } from '../packs/types'
+import type { Link } from '../pack/operations'
+import type { Procedure } from '../pack/pack'
 import { closedMinutes, closesAfter, nextOpen, workThrough } from './calendar'
 import type { Calendar } from './calendar'
 import { earliestStart, setupMinutes, startMoment, workMinutes } from './clock'
@@ -7,14 +8,22 @@ import type { Instance } from './instance'
 import type { PlannedStep, PlanSetting } from './types'
 
 /** The words a timetable needs about each step. */
-export interface StepWords { procedure: Procedure, setting: PlanSetting }
+export interface StepWords {
+  procedure: Procedure
+  setting: PlanSetting
+}
 
 /**
  * Writes an order out with its times; bringing the car up or down becomes a step of its own.
  * Work that does not fit before closing time is begun in the morning, unless it is longer than a day.
  * @param firstMove the number of the first raising or lowering, for its id
  */
-export function timetable(instance: Instance, { procedure, setting }: StepWords, order: ArrayLike<number>, firstMove = 1): PlannedStep[] {
+export function timetable(
+  instance: Instance,
+  { procedure, setting }: StepWords,
+  order: ArrayLike<number>,
+  firstMove = 1,
+): PlannedStep[] {
   const finish = new Float64Array(instance.count)
   const steps: PlannedStep[] = []
   const operations = new Map(procedure.operations.map(operation => [operation.id, operation]))
@@ -34,8 +43,17 @@ export function timetable(instance: Instance, { procedure, setting }: StepWords,
       const kind = car === RAISED ? 'raise' : 'lower'
       const at = fit(calendar, clock, moving)
       steps.push({
-        id: `${kind}-${moves++}`, kind, place: operation.place, car: carName, setupMinutes: 0, waitMinutes: 0, shortHanded: false,
-        startMinutes: at.start, finishMinutes: at.finish, minutes: moving, ...closedNote(at.finish - clock - moving),
+        id: `${kind}-${moves++}`,
+        kind,
+        place: operation.place,
+        car: carName,
+        setupMinutes: 0,
+        waitMinutes: 0,
+        shortHanded: false,
+        startMinutes: at.start,
+        finishMinutes: at.finish,
+        minutes: moving,
+        ...closedNote(at.finish - clock - moving),
       })
       clock = at.finish
     }
@@ -51,11 +69,19 @@ export function timetable(instance: Instance, { procedure, setting }: StepWords,
     const closed = Math.max(0, end - clock - setup - minutes - wait)
     finish[step] = end
     steps.push({
-      id: operation.id, kind: 'operation', place: operation.place, car: carName, startMinutes: start, finishMinutes: end, minutes,
-      setupMinutes: setup, waitMinutes: wait < 1e-6 ? 0 : wait,
+      id: operation.id,
+      kind: 'operation',
+      place: operation.place,
+      car: carName,
+      startMinutes: start,
+      finishMinutes: end,
+      minutes,
+      setupMinutes: setup,
+      waitMinutes: wait < 1e-6 ? 0 : wait,
       ...(wait < 1e-6 ? {} : { waitBecause: waitReason(instance, procedure, setting, finish, step) }),
       ...closedNote(closed),
-      shortHanded: operation.hands === 2 && !setting.helper && !(start >= instance.helperFrom && end <= instance.helperTo),
+      shortHanded:
+        operation.hands === 2 && !setting.helper && !(start >= instance.helperFrom && end <= instance.helperTo),
     })
     moment.minutes = end
     moment.last = step
@@ -66,11 +92,12 @@ export function timetable(instance: Instance, { procedure, setting }: StepWords,
 }
 
 /** When work of some minutes can begin at `minutes` or later without being cut by closing time. */
-function fit(calendar: Calendar | null, minutes: number, duration: number): { start: number, finish: number } {
+function fit(calendar: Calendar | null, minutes: number, duration: number): { start: number; finish: number } {
   if (!calendar) return { start: minutes, finish: minutes + duration }
   let start = nextOpen(calendar, minutes)
   const whole = calendar.hours.toMinute - calendar.hours.fromMinute
-  if (start + duration > closesAfter(calendar, start) + 1e-9 && duration <= whole) start = nextOpen(calendar, closesAfter(calendar, start))
+  if (start + duration > closesAfter(calendar, start) + 1e-9 && duration <= whole)
+    start = nextOpen(calendar, closesAfter(calendar, start))
   return { start, finish: workThrough(calendar, start, duration) }
 }
 
@@ -78,15 +105,29 @@ function closedNote(minutes: number): { closedMinutes?: number } {
   return minutes > 1e-6 ? { closedMinutes: minutes } : {}
 }
 
-function waitReason(instance: Instance, procedure: Procedure, setting: PlanSetting, finish: Float64Array, step: number): string {
+function waitReason(
+  instance: Instance,
+  procedure: Procedure,
+  setting: PlanSetting,
+  finish: Float64Array,
+  step: number,
+): string {
   const id = instance.ids[step]!
-  const binding = instance.waits[step]!.map(wait => ({ wait, free: finish[wait.from]! + wait.minutes })).sort((a, b) => b.free - a.free)[0]
-  const sentence = (match: (link: Link) => boolean) => procedure.links.find(link => link.after === id && link.waitMinutes > 0 && match(link))?.because
+  const binding = instance.waits[step]!.map(wait => ({ wait, free: finish[wait.from]! + wait.minutes })).sort(
+    (a, b) => b.free - a.free,
+  )[0]
+  const sentence = (match: (link: Link) => boolean) =>
+    procedure.links.find(link => link.after === id && link.waitMinutes > 0 && match(link))?.because
   if (binding && binding.free >= (instance.notBefore?.[step] ?? 0)) {
-    return sentence(link => link.before === instance.ids[binding.wait.from] && link.waitMinutes === binding.wait.minutes) ?? 'It waits for an earlier step.'
+    return (
+      sentence(link => link.before === instance.ids[binding.wait.from] && link.waitMinutes === binding.wait.minutes) ??
+      'It waits for an earlier step.'
+    )
   }
   const parts = procedure.operations.find(operation => operation.id === id)!.parts
-  const late = setting.arrivals.filter(arrival => Object.hasOwn(parts, arrival.partId)).sort((a, b) => b.atMinutes - a.atMinutes)[0]
+  const late = setting.arrivals
+    .filter(arrival => Object.hasOwn(parts, arrival.partId))
+    .sort((a, b) => b.atMinutes - a.atMinutes)[0]
   const part = procedure.parts.find(entry => entry.id === late?.partId)
-  return part ? `Waits for a part: ${part.name}.` : sentence(() => true) ?? 'It waits for an earlier step.'
+  return part ? `Waits for a part: ${part.name}.` : (sentence(() => true) ?? 'It waits for an earlier step.')
 }

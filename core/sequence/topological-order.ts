@@ -1,4 +1,4 @@
-import { findCycle } from '../packs/find-cycle'
+import { findCycle } from '../base/find-cycle'
 
 /** Links that lead back to where they began. `cycle` holds the ids along it, the first one again at the end. */
 export class CycleError extends Error {

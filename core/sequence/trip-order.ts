@@ -9,6 +9,9 @@ export function tripOrder(instance: Instance, stays: Stay[]): Int32Array {
   for (const [position, stay] of stays.entries()) for (const step of stay.steps) stayOf[step] = position
   return constructOrder(instance, (_instance, _finish, moment, ready) => {
     const soonest = Math.min(...ready.map(step => stayOf[step]!))
-    return cheapest(ready.filter(step => stayOf[step] === soonest), step => setupMinutes(instance, moment, step))
+    return cheapest(
+      ready.filter(step => stayOf[step] === soonest),
+      step => setupMinutes(instance, moment, step),
+    )
   })
 }

@@ -1,4 +1,4 @@
-import type { Procedure } from '../packs/types'
+import type { Procedure } from '../pack/pack'
 import { stepMinutes } from './step-minutes'
 import type { PlannedStep, Trip } from './types'
 
@@ -15,12 +15,16 @@ export function groupTrips(steps: PlannedStep[], procedure: Procedure): Trip[] {
       current.finishMinutes = step.finishMinutes
       current.minutes += minutes
       current.tools = [...new Set([...current.tools, ...stepTools])]
-    }
-    else {
+    } else {
       const startMinutes = step.startMinutes - step.setupMinutes - step.waitMinutes
       trips.push({
-        place: step.place, car: step.car, stepIds: [step.id], startMinutes,
-        finishMinutes: step.finishMinutes, minutes, tools: [...stepTools],
+        place: step.place,
+        car: step.car,
+        stepIds: [step.id],
+        startMinutes,
+        finishMinutes: step.finishMinutes,
+        minutes,
+        tools: [...stepTools],
       })
     }
   }

@@ -1,8 +1,11 @@
-import type { CarPosition, Place } from '../packs/types'
+import type { CarPosition, Place } from '../pack/kinds'
 import type { WorkingHours } from './calendar'
 
 /** A step put directly after another by the mechanic; `null` puts it first of all. */
-export interface Pin { stepId: string, after: string | null }
+export interface Pin {
+  stepId: string
+  after: string | null
+}
 
 /** The circumstances a plan is made for. Minutes unless said; moments in minutes from the start of the job. */
 export interface PlanSetting {
@@ -12,18 +15,18 @@ export interface PlanSetting {
   toolMinutes: number
   /** Washing hands after dirty work before work that wants them clean. */
   washMinutes: number
-  start: { place: Place, car: CarPosition }
+  start: { place: Place; car: CarPosition }
   /** Whether a second pair of hands is there all the time. */
   helper: boolean
   /** When a second pair of hands comes for a while. */
-  helperWindow: { fromMinutes: number, toMinutes: number } | null
+  helperWindow: { fromMinutes: number; toMinutes: number } | null
   /** Working hours; `null` counts straight through. */
   hours: WorkingHours | null
   /** The minute of the day and the weekday (0 for Sunday) at which the job starts. */
   startMinuteOfDay: number
   startWeekday: number
   /** Parts that are still on their way. */
-  arrivals: { partId: string, atMinutes: number }[]
+  arrivals: { partId: string; atMinutes: number }[]
   pins: Pin[]
 }
 
@@ -89,5 +92,5 @@ export interface Plan {
   /** What the plan was made for. */
   setting: PlanSetting
   /** Pins that could not be kept, and why. */
-  droppedPins: { stepId: string, because: string }[]
+  droppedPins: { stepId: string; because: string }[]
 }

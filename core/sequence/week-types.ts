@@ -22,7 +22,10 @@ export interface WeekJob {
 }
 
 /** When work can be done in the bay, and on a driveway, where it ends with the light. */
-export interface WeekWindows { bay: Span[], driveway: Span[] }
+export interface WeekWindows {
+  bay: Span[]
+  driveway: Span[]
+}
 
 /** Work on one car without a break: laid down at the latest when the day closes, and taken up again where that is best. */
 export interface WeekBlock {
@@ -40,7 +43,7 @@ export interface WeekPlan {
   ends: Record<string, number>
   late: Record<string, number>
   /** Waits of one car, and the cars worked on meanwhile. */
-  waits: { jobId: string, from: number, to: number, because: string | null, filledBy: string[] }[]
+  waits: { jobId: string; from: number; to: number; because: string | null; filledBy: string[] }[]
   travelMinutes: number
   /** What is made small: minutes late, tenfold; a tenth of every minute until a car is done; minutes on the road; five for each change of car. */
   cost: number

@@ -12,7 +12,11 @@ import type { UnitId } from './units'
  * @param format the decimal sign of who types
  * @throws UnitError when there is no number or the unit is not known
  */
-export function parseQuantity(text: string, assumed: UnitId, format: NumberFormat = 'point'): { value: number, unit: UnitId } {
+export function parseQuantity(
+  text: string,
+  assumed: UnitId,
+  format: NumberFormat = 'point',
+): { value: number; unit: UnitId } {
   const match = /^([+-]?\d(?:[\d.,\s'’\u00a0\u202f\u2009]*\d)?)\s*([^\d\s].*)?$/.exec(text.trim())
   const value = match && readNumber(match[1]!, format).value
   if (!match || value === null) throw new UnitError(`"${text.trim()}" is not a number`)

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { inReadersUnits } from './in-readers-units'
+import { inReadersUnit } from './in-readers-unit'
+import type { UnitPreference } from './present'
 import { parseQuantity } from './parse-quantity'
 import { inBothUnits, inUnit, preferredUnit } from './present'
 
@@ -18,7 +19,10 @@ describe('inUnit', () => {
 
 describe('inBothUnits', () => {
   it('puts the reader’s unit first', () => {
-    expect(inBothUnits(54.2, metric)).toMatchObject({ main: { text: '54.2', unit: 'N·m' }, other: { text: '40', unit: 'lbf·ft' } })
+    expect(inBothUnits(54.2, metric)).toMatchObject({
+      main: { text: '54.2', unit: 'N·m' },
+      other: { text: '40', unit: 'lbf·ft' },
+    })
     expect(inBothUnits(54.2, inch).main.unit).toBe('lbf·ft')
   })
   it('goes to inch pounds where a foot pound is too coarse', () => {
@@ -28,11 +32,36 @@ describe('inBothUnits', () => {
   })
 })
 
-describe('inReadersUnits', () => {
-  it('rewrites torque, force and length, and leaves all else alone', () => {
-    const text = '7 mm of thread strips at 12.8 kN; it fell from 53.5 N·m to 9.0 N·m after 45°, M8×1.25, 86 %.'
-    expect(inReadersUnits(text, metric)).toBe(text)
-    expect(inReadersUnits(text, inch)).toBe('0.276 in of thread strips at 2880 lbf; it fell from 39.5 lbf·ft to 80 lbf·in after 45°, M8×1.25, 86 %.')
+describe('inReadersUnit', () => {
+  const said = (
+    value: number,
+    unit: Parameters<typeof inReadersUnit>[0]['unit'],
+    digits = 0,
+    preference: UnitPreference = inch,
+  ) => inReadersUnit({ value, unit, digits }, preference).join(' ')
+  it('leaves what the reader likes as it was measured', () => {
+    expect(said(7, 'mm', 2, metric)).toBe('7.00 mm')
+    expect(said(9, 'N·m', 1, metric)).toBe('9.0 N·m')
+    expect(said(45, 'K', 0, metric)).toBe('45 °C')
+  })
+  it('rewrites torque, force, length, mass, distance, pressure and heat', () => {
+    expect([said(7, 'mm'), said(12.8, 'kN', 1), said(53.5, 'N·m', 1), said(9, 'N·m', 1)]).toEqual([
+      '0.276 in',
+      '2880 lbf',
+      '39.5 lbf·ft',
+      '80 lbf·in',
+    ])
+    expect([said(10, 'kg'), said(100, 'km'), said(20, 'bar'), said(20, '°C'), said(45, 'K')]).toEqual([
+      '22 lb',
+      '62 mi',
+      '290 psi',
+      '68 °F',
+      '81 °F',
+    ])
+  })
+  it('tells small volumes by the scale of their vessel', () => {
+    expect(said(20, 'ml', 0, { ...inch, volume: 'US qt' })).toBe('20 ml')
+    expect(said(1893, 'ml', 0, { ...inch, volume: 'US qt' })).toBe('2 US qt')
   })
 })
 

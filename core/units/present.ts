@@ -25,7 +25,19 @@ export interface Presented {
 const SMALL_TORQUE_LBFT = 10
 
 const decimals: Partial<Record<UnitId, number>> = {
-  'N·m': 1, 'lbf·ft': 1, 'lbf·in': 0, 'mm': 2, 'in': 3, 'thou': 0, 'km': 0, 'mi': 0, 'ml': 0, 'US qt': 2, 'kg': 1, 'lb': 1, 'min': 0,
+  'N·m': 1,
+  'lbf·ft': 1,
+  'lbf·in': 0,
+  mm: 2,
+  in: 3,
+  thou: 0,
+  km: 0,
+  mi: 0,
+  ml: 0,
+  'US qt': 2,
+  kg: 1,
+  lb: 1,
+  min: 0,
 }
 
 /**
@@ -47,7 +59,7 @@ export function preferredUnit(torqueNm: number, preference: UnitPreference): Uni
  * A torque in the reader's unit and in the other one: figures that matter to safety show both.
  * @param torqueNm torque in N·m
  */
-export function inBothUnits(torqueNm: number, preference: UnitPreference): { main: Presented, other: Presented } {
+export function inBothUnits(torqueNm: number, preference: UnitPreference): { main: Presented; other: Presented } {
   const imperial = preferredUnit(torqueNm, { ...preference, torque: 'lbf·ft' })
   const metric = inUnit(torqueNm, 'N·m', 'N·m')
   const inch = inUnit(torqueNm, 'N·m', imperial)

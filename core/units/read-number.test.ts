@@ -19,15 +19,27 @@ describe('readNumber', () => {
     expect(readNumber('−3'.replace('−', '-')).value).toBe(-3)
   })
   it('says what is no number', () => {
-    for (const text of ['', 'twelve', '12-', '1.2.3', '12,34,56', '1,23.456', '5.', '--2', 'NaN', '1e5', '0x10']) expect(readNumber(text).value, text).toBeNull()
+    for (const text of ['', 'twelve', '12-', '1.2.3', '12,34,56', '1,23.456', '5.', '--2', 'NaN', '1e5', '0x10'])
+      expect(readNumber(text).value, text).toBeNull()
     expect(readNumber('twelve').problem).toBe('“twelve” is not a number.')
   })
   it('reads back what is written in either format, with groups or without (property)', () => {
-    fc.assert(fc.property(fc.integer({ min: -999_999_999, max: 999_999_999 }), fc.integer({ min: 0, max: 99 }), fc.constantFrom('point', 'comma'), fc.boolean(), (whole, cents, format, groups) => {
-      const [decimal, group] = format === 'point' ? ['.', ','] : [',', '.']
-      const digits = String(Math.abs(whole))
-      const written = `${whole < 0 ? '-' : ''}${groups ? digits.replaceAll(/\B(?=(\d{3})+(?!\d))/g, group!) : digits}${decimal}${String(cents).padStart(2, '0')}`
-      expect(readNumber(written, format as 'point').value).toBeCloseTo((whole < 0 ? -1 : 1) * (Math.abs(whole) + cents / 100), 6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -999_999_999, max: 999_999_999 }),
+        fc.integer({ min: 0, max: 99 }),
+        fc.constantFrom('point', 'comma'),
+        fc.boolean(),
+        (whole, cents, format, groups) => {
+          const [decimal, group] = format === 'point' ? ['.', ','] : [',', '.']
+          const digits = String(Math.abs(whole))
+          const written = `${whole < 0 ? '-' : ''}${groups ? digits.replaceAll(/\B(?=(\d{3})+(?!\d))/g, group!) : digits}${decimal}${String(cents).padStart(2, '0')}`
+          expect(readNumber(written, format as 'point').value).toBeCloseTo(
+            (whole < 0 ? -1 : 1) * (Math.abs(whole) + cents / 100),
+            6,
+          )
+        },
+      ),
+    )
   })
 })

@@ -13,8 +13,12 @@ const IDLE_IN_TRANSACTION_MS = 15_000
 /** How every connection of Eldrin speaks: nothing is waited for without an end. */
 export function connectionTo(url: string): ClientConfig {
   return {
-    connectionString: url, connectionTimeoutMillis: PATIENCE_MS, keepAlive: true,
-    statement_timeout: PATIENCE_MS, query_timeout: SILENCE_MS, idle_in_transaction_session_timeout: IDLE_IN_TRANSACTION_MS,
+    connectionString: url,
+    connectionTimeoutMillis: PATIENCE_MS,
+    keepAlive: true,
+    statement_timeout: PATIENCE_MS,
+    query_timeout: SILENCE_MS,
+    idle_in_transaction_session_timeout: IDLE_IN_TRANSACTION_MS,
   }
 }
 
@@ -29,15 +33,16 @@ export class CutWhenSilent extends Client {
   // The library's own has many forms; what it is called with is passed on as it is.
   override query(...given: unknown[]): never {
     const asked = (super.query as (...given: unknown[]) => unknown).apply(this, given)
-    if (asked instanceof Promise) return asked.catch((error: Error) => {
-      if (error.message === 'Query read timeout') this.cut()
-      throw error
-    }) as never
+    if (asked instanceof Promise)
+      return asked.catch((error: Error) => {
+        if (error.message === 'Query read timeout') this.cut()
+        throw error
+      }) as never
     return asked as never
   }
 
   private cut(): void {
-    (this as unknown as { connection: { stream: { destroy: () => void } } }).connection.stream.destroy()
+    ;(this as unknown as { connection: { stream: { destroy: () => void } } }).connection.stream.destroy()
   }
 }
 
@@ -51,4 +56,7 @@ export function openDatabase(url: string, connections = 10) {
 
 export type Database = ReturnType<typeof openDatabase>['db']
 /** A database or a transaction in it. */
-export type Executor = Pick<Database, 'select' | 'selectDistinct' | 'insert' | 'update' | 'delete' | 'execute'>
+export type Executor = Pick<
+  Database,
+  'select' | 'selectDistinct' | 'selectDistinctOn' | 'insert' | 'update' | 'delete' | 'execute'
+>

@@ -1,11 +1,16 @@
 import { Refused } from '../refused'
 
-interface PgError { code?: string, message?: string }
+interface PgError {
+  code?: string
+  message?: string
+}
 
 /** Codes of a database that is away, stopping, full or slower than anybody waits, and of a lock that was lost to somebody else. */
-const AWAY = /^(?:08...|53...|57P0[1-5]|57014|25P03|40001|40P01|55P03|ECONN\w+|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH|ENETUNREACH)$/
+const AWAY =
+  /^(?:08...|53...|57P0[1-5]|57014|25P03|40001|40P01|55P03|ECONN\w+|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH|ENETUNREACH)$/
 /** What the driver says without a code. */
-const AWAY_WORDS = /timeout exceeded when trying to connect|Query read timeout|Connection terminated|connection is closed|not queryable|timeout expired|Cannot use a pool after/i
+const AWAY_WORDS =
+  /timeout exceeded when trying to connect|Query read timeout|Connection terminated|connection is closed|not queryable|timeout expired|Cannot use a pool after/i
 /** Text or a number that a column cannot hold. */
 const UNHOLDABLE = /^(?:22...|23502|23514)$/
 const TAKEN = /^23505$/
@@ -21,11 +26,15 @@ function chain(error: unknown): PgError[] {
   return found
 }
 
-const anyCode = (error: unknown, pattern: RegExp) => chain(error).some(({ code }) => code !== undefined && pattern.test(code))
+const anyCode = (error: unknown, pattern: RegExp) =>
+  chain(error).some(({ code }) => code !== undefined && pattern.test(code))
 
 /** Whether the records could not be reached in time, so that asking again may help. */
 export function isAway(error: unknown): boolean {
-  return anyCode(error, AWAY) || chain(error).some(({ code, message }) => code === undefined && AWAY_WORDS.test(message ?? ''))
+  return (
+    anyCode(error, AWAY) ||
+    chain(error).some(({ code, message }) => code === undefined && AWAY_WORDS.test(message ?? ''))
+  )
 }
 
 /** Whether a key that was to be new is there already. */
@@ -35,9 +44,18 @@ export function isTaken(error: unknown): boolean {
 
 /** What a caller is told of an error of the database; `null` for one that is none, or a fault of ours. */
 export function refusalOf(error: unknown): Refused | null {
-  if (isAway(error)) return new Refused(503, [{ path: '', reason: 'The garage’s records cannot be reached just now. Nothing was changed; what waits on this device is sent again.' }])
+  if (isAway(error))
+    return new Refused(503, [
+      {
+        path: '',
+        reason:
+          'The garage’s records cannot be reached just now. Nothing was changed; what waits on this device is sent again.',
+      },
+    ])
   if (isTaken(error)) return new Refused(409, [{ path: 'id', reason: 'This id is taken.' }])
-  if (anyCode(error, UNKNOWN_ROW)) return new Refused(409, [{ path: '', reason: 'Something this refers to is not here.' }])
-  if (anyCode(error, UNHOLDABLE)) return new Refused(422, [{ path: '', reason: 'A text or a number in this cannot be kept.' }])
+  if (anyCode(error, UNKNOWN_ROW))
+    return new Refused(409, [{ path: '', reason: 'Something this refers to is not here.' }])
+  if (anyCode(error, UNHOLDABLE))
+    return new Refused(422, [{ path: '', reason: 'A text or a number in this cannot be kept.' }])
   return null
 }

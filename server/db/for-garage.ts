@@ -15,8 +15,19 @@ import { wrenchQueries } from './queries/wrenches'
  * @param db the database or a transaction in it
  */
 export function forGarage(db: Executor, garageId: string) {
-  return { garageId, garage: garageQueries(db, garageId), vehicles: vehicleQueries(db, garageId), jobs: jobQueries(db, garageId), packs: packQueries(db, garageId), wrenches: wrenchQueries(db, garageId),
-    kits: kitQueries(db, garageId), learned: learnedQueries(db, garageId), shares: shareQueries(db, garageId), papers: paperQueries(db, garageId), words: wordQueries(db, garageId) }
+  return {
+    garageId,
+    garage: garageQueries(db, garageId),
+    vehicles: vehicleQueries(db, garageId),
+    jobs: jobQueries(db, garageId),
+    packs: packQueries(db, garageId),
+    wrenches: wrenchQueries(db, garageId),
+    kits: kitQueries(db, garageId),
+    learned: learnedQueries(db, garageId),
+    shares: shareQueries(db, garageId),
+    papers: paperQueries(db, garageId),
+    words: wordQueries(db, garageId),
+  }
 }
 
 export type GarageStore = ReturnType<typeof forGarage>

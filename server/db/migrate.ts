@@ -24,12 +24,11 @@ export async function migrateDatabase(url: string): Promise<void> {
   const db = Object.assign(drizzle(client, { schema }), { $client: client }) as never
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
-    if (await schemaFault(db) === 'newer') throw new Error(schemaWords.newer)
+    if ((await schemaFault(db)) === 'newer') throw new Error(schemaWords.newer)
     await migrate(db, { migrationsFolder: fileURLToPath(new URL('./migrations', import.meta.url)) })
     await giveRights(client)
     if (await schemaFault(db)) await rebuildProjections(db)
-  }
-  finally {
+  } finally {
     await client.end()
   }
 }

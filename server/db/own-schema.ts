@@ -23,13 +23,14 @@ export const schemaWords: Record<SchemaFault, string> = {
  */
 export async function schemaFault(db: Executor): Promise<SchemaFault | null> {
   try {
-    const { rows: [row] } = await db.execute<{ migrated: string | null, version: number | null }>(sql`
+    const {
+      rows: [row],
+    } = await db.execute<{ migrated: string | null; version: number | null }>(sql`
       select (select max(created_at) from drizzle.__drizzle_migrations) as migrated, (select version from projection) as version`)
     const [migrated, version] = [Number(row?.migrated ?? 0), row?.version ?? 0]
     if (migrated > OWN || version > PROJECTION_VERSION) return 'newer'
     return migrated < OWN || version < PROJECTION_VERSION ? 'older' : null
-  }
-  catch (error) {
+  } catch (error) {
     const { code } = ((error as Error).cause ?? error) as { code?: string }
     if (code === NO_SUCH_TABLE || code === NO_SUCH_SCHEMA) return 'none'
     throw error

@@ -1,12 +1,27 @@
 import { nextBolt, tighteningPasses } from '../../core/fasteners'
 import type { SheetValues } from '../../core/bench'
 import type { BoltDetails, Figure } from '../../core/fasteners'
-import { applyEvent, boltsOffWith, cautionsToRead, figureMissing, newPartsOf, plannedWay, reduceJob, stepView } from '../../core/job'
+import {
+  applyEvent,
+  boltsOffWith,
+  cautionsToRead,
+  figureMissing,
+  newPartsOf,
+  plannedWay,
+  reduceJob,
+  stepView,
+} from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import type { Operation, ReadingSpec } from '../../core/packs'
 
 /** Made-up readings for the demo, by reading id; a choice takes its first answer that is good. */
-const numbers: Record<string, number> = { 'slave-travel': 14.5, 'oil-out': 1650, 'oil-in': 1900, 'disc-thickness': 5.6, 'rivet-depth': 0.2 }
+const numbers: Record<string, number> = {
+  'slave-travel': 14.5,
+  'oil-out': 1650,
+  'oil-in': 1900,
+  'disc-thickness': 5.6,
+  'rivet-depth': 0.2,
+}
 
 const kitFigures: Record<string, Omit<Figure, 'group'>> = {
   'cover-bolts': { torqueNm: 21, sourceKind: 'kit-sheet', reference: 'Brindle clutch kit BK-4471, fitting sheet' },
@@ -18,7 +33,11 @@ export class DemoMechanic {
   readonly events: JobEvent[] = []
   private state: JobState
 
-  constructor(private readonly log: JobEvent[], private readonly personId: string, private clock: number) {
+  constructor(
+    private readonly log: JobEvent[],
+    private readonly personId: string,
+    private clock: number,
+  ) {
     this.state = reduceJob(log)
   }
 
@@ -35,8 +54,14 @@ export class DemoMechanic {
   write<T extends EventType>(type: T, payload: EventPayloads[T], minutes = 0): this {
     this.clock += minutes * 60_000
     const event = {
-      id: crypto.randomUUID(), jobId: this.log[0]!.jobId, seq: null, deviceId: 'demo', deviceTime: new Date(this.clock).toISOString(),
-      personId: this.personId, type, payload,
+      id: crypto.randomUUID(),
+      jobId: this.log[0]!.jobId,
+      seq: null,
+      deviceId: 'demo',
+      deviceTime: new Date(this.clock).toISOString(),
+      personId: this.personId,
+      type,
+      payload,
     } as JobEvent
     this.events.push(event)
     applyEvent(this.state, event)
@@ -45,7 +70,8 @@ export class DemoMechanic {
 
   /** Fills sheets of the bench in. */
   fillSheets(sheets: Record<string, SheetValues>): this {
-    for (const [sheetId, values] of Object.entries(sheets)) this.write('sheet-read', { sheetId, values, cleared: [] }, 4)
+    for (const [sheetId, values] of Object.entries(sheets))
+      this.write('sheet-read', { sheetId, values, cleared: [] }, 4)
     return this
   }
 
@@ -53,7 +79,12 @@ export class DemoMechanic {
   describeBolts(group: string, list: BoltDetails[]): this {
     for (const [index, details] of list.entries()) {
       const { id, condition, from, holds } = this.state.boards[group]!.bolts[index]!
-      this.write('bolt-described', { group, boltId: id, condition, details: { ...(from ? { from } : {}), ...(holds ? { holds } : {}), ...details } })
+      this.write('bolt-described', {
+        group,
+        boltId: id,
+        condition,
+        details: { ...(from ? { from } : {}), ...(holds ? { holds } : {}), ...details },
+      })
     }
     return this
   }
@@ -64,8 +95,20 @@ export class DemoMechanic {
       const priceEach = prices[part.id]
       if (priceEach === undefined) continue
       const orderId = crypto.randomUUID()
-      const count = this.state.procedure!.operations.reduce((sum, operation) => sum + (operation.parts[part.id] ?? 0), 0)
-      this.write('part-ordered', { orderId, partId: part.id, name: part.name, count, priceEach, supplier: 'Pennick Motor Factors', orderNo: null, arrivesAt: new Date(this.clock).toISOString() })
+      const count = this.state.procedure!.operations.reduce(
+        (sum, operation) => sum + (operation.parts[part.id] ?? 0),
+        0,
+      )
+      this.write('part-ordered', {
+        orderId,
+        partId: part.id,
+        name: part.name,
+        count,
+        priceEach,
+        supplier: 'Pennick Motor Factors',
+        orderNo: null,
+        arrivesAt: new Date(this.clock).toISOString(),
+      })
       this.write('part-came', { orderId })
     }
     return this
@@ -73,8 +116,10 @@ export class DemoMechanic {
 
   /** Makes every closing check by hand, and drives the road test. */
   checksMade(): this {
-    for (const check of this.state.procedure!.closing ?? []) if (check.kind === 'hand') this.write('check-made', { checkId: check.id, good: true, note: '' }, 1)
-    for (const task of this.state.procedure!.roadTest ?? []) this.write('road-noted', { taskId: task.id, good: true, text: '' }, 1)
+    for (const check of this.state.procedure!.closing)
+      if (check.kind === 'hand') this.write('check-made', { checkId: check.id, good: true, note: '' }, 1)
+    for (const task of this.state.procedure!.roadTest)
+      this.write('road-noted', { taskId: task.id, good: true, text: '' }, 1)
     return this
   }
 
@@ -82,7 +127,16 @@ export class DemoMechanic {
   bleedRounds(stepId: string, rounds: ({ strokes: number } & Omit<EventPayloads['pedal-judged'], 'stepId'>)[]): this {
     this.openBleeding(stepId)
     this.write('fluid-bought', { stepId, bottles: 1, bottleMl: 500 })
-    this.write('reservoir-set', { stepId, reservoirMl: 220, lowMl: 110, fullMl: 250, masterBoreMm: 19, strokeMm: 24, lineMl: 24, deliveredShare: 0 })
+    this.write('reservoir-set', {
+      stepId,
+      reservoirMl: 220,
+      lowMl: 110,
+      fullMl: 250,
+      masterBoreMm: 19,
+      strokeMm: 24,
+      lineMl: 24,
+      deliveredShare: 0,
+    })
     for (const { strokes, ...judged } of rounds) {
       for (let stroke = 0; stroke < strokes; stroke++) this.write('stroke-counted', { stepId }, 0.15)
       this.write('pedal-judged', { stepId, ...judged }, 1)
@@ -112,26 +166,49 @@ export class DemoMechanic {
     this.nameSafetyFigures(view.operation)
     const unread = cautionsToRead(this.state, stepId)
     if (unread.length > 0) this.write('caution-acknowledged', { cautionIds: unread.map(caution => caution.id) })
-    for (const { item, by } of newPartsOf(this.state, stepId)) if (by === null) this.write('entry-replaced', { itemId: item.id, by: 'New ones, fetched for the job' })
+    for (const { item, by } of newPartsOf(this.state, stepId))
+      if (by === null) this.write('entry-replaced', { itemId: item.id, by: 'New ones, fetched for the job' })
     this.write('step-done', { stepId }, minutes + view.planned.setupMinutes)
   }
 
   /** Fasteners that somebody drives on have a figure before the step is done; here of an invented book. */
   private nameSafetyFigures(operation: Operation | null): void {
-    for (let group = operation && figureMissing(this.state, operation); group; group = figureMissing(this.state, operation!)) {
+    for (
+      let group = operation && figureMissing(this.state, operation);
+      group;
+      group = figureMissing(this.state, operation!)
+    ) {
       const [low, high] = group.usualNm ?? [40, 80]
-      this.write('figure-named', { group: group.id, torqueNm: Math.round((low + high) / 2), sourceKind: 'vehicle-book', reference: `${this.state.vehicle!.make} book, chapter 9` })
+      this.write('figure-named', {
+        group: group.id,
+        torqueNm: Math.round((low + high) / 2),
+        sourceKind: 'vehicle-book',
+        reference: `${this.state.vehicle!.make} book, chapter 9`,
+      })
     }
   }
 
   private read(stepId: string, spec: ReadingSpec): void {
-    if (spec.kind === 'number') this.write('reading-taken', { stepId, readingId: spec.id, value: numbers[spec.id] ?? spec.low ?? 1, unit: spec.unit })
-    else this.write('reading-taken', { stepId, readingId: spec.id, value: spec.choices.find(choice => !(choice in (spec.bad ?? {})))!, unit: null })
+    if (spec.kind === 'number')
+      this.write('reading-taken', {
+        stepId,
+        readingId: spec.id,
+        value: numbers[spec.id] ?? spec.low ?? 1,
+        unit: spec.unit,
+      })
+    else
+      this.write('reading-taken', {
+        stepId,
+        readingId: spec.id,
+        value: spec.choices.find(choice => !(choice in (spec.bad ?? {})))!,
+        unit: null,
+      })
   }
 
   private doActivity({ id: stepId, activity }: Operation): void {
     if (activity?.kind === 'tighten') this.tighten(stepId, activity.group)
-    if (activity?.kind === 'gears') for (const gear of this.state.vehicle!.gears) this.write('gear-tried', { stepId, gear, result: 'clean' })
+    if (activity?.kind === 'gears')
+      for (const gear of this.state.vehicle!.gears) this.write('gear-tried', { stepId, gear, result: 'clean' })
     if (activity?.kind === 'bleed') {
       const way = this.openBleeding(stepId)
       for (let count = 0; count < way.perRound; count++) {
@@ -147,7 +224,16 @@ export class DemoMechanic {
     const figure = { group, ...kitFigures[group]! }
     const { bolts } = this.state.boards[group]!
     const positions = bolts.map(bolt => ({ x: bolt.xMm, y: bolt.yMm }))
-    const run = { runId: crypto.randomUUID(), stepId, group, boltCount: bolts.length, figure, passes: tighteningPasses(positions, figure), positions, boltIds: bolts.map(bolt => bolt.id) }
+    const run = {
+      runId: crypto.randomUUID(),
+      stepId,
+      group,
+      boltCount: bolts.length,
+      figure,
+      passes: tighteningPasses(positions, figure),
+      positions,
+      boltIds: bolts.map(bolt => bolt.id),
+    }
     this.write('figure-named', figure)
     this.write('run-started', run)
     for (let turned = 0, next = nextBolt(run, 0); next; turned++, next = nextBolt(run, turned)) {

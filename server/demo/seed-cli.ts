@@ -6,17 +6,20 @@ import { hasDemo, seedDemo } from './seed'
 
 const { db, close } = openDatabase(process.env.DATABASE_URL!, 2)
 try {
-  if (!await hasDemo(db)) {
+  if (!(await hasDemo(db))) {
     const shelf = loadPacks(process.env.ELDRIN_PACKS ?? fileURLToPath(new URL('../../packs', import.meta.url)))
-    await seedDemo(db, shelf, !process.argv.includes('--no-jobs'), process.env.ELDRIN_DEMO_NOW ? Date.parse(process.env.ELDRIN_DEMO_NOW) : Date.now())
+    await seedDemo(
+      db,
+      shelf,
+      !process.argv.includes('--no-jobs'),
+      process.env.ELDRIN_DEMO_NOW ? Date.parse(process.env.ELDRIN_DEMO_NOW) : Date.now(),
+    )
     console.log('Demo garage written.')
   }
-}
-catch (error) {
+} catch (error) {
   if (!(error instanceof PackFileError)) throw error
   console.error(`Eldrin does not start. ${error.message}`)
   process.exitCode = 1
-}
-finally {
+} finally {
   await close()
 }

@@ -3,8 +3,19 @@ import type { PackShelf } from '../load-packs'
 import type { Database } from '../db/client'
 import { forGarage } from '../db/for-garage'
 import { garage, person, vehicle, vehicleFastener, vehicleFigure, wrench } from '../db/schema'
-import { appendEvents, openJob } from '../job-log'
-import { DEMO_GARAGE_ID, demoBellBolts, demoFasteners, demoFigures, demoGarage, demoPeople, demoPrices, demoVehicles, demoWrenches } from './garage'
+import { appendEvents } from '../jobs/append'
+import { openJob } from '../jobs/open'
+import {
+  DEMO_GARAGE_ID,
+  demoBellBolts,
+  demoFasteners,
+  demoFigures,
+  demoGarage,
+  demoPeople,
+  demoPrices,
+  demoVehicles,
+  demoWrenches,
+} from './garage'
 import { firstRounds, heavyBox, looseTool, provedPedal, softPedal, wornAndWarped } from './bench'
 import { DemoMechanic } from './play'
 
@@ -23,59 +34,144 @@ interface DemoJob {
 
 const jobs: DemoJob[] = [
   {
-    vehicle: 3, hoursAgo: 190, options: { lift: 'lift', helper: 'helper' }, odometerKm: 161_240,
-    complaint: { symptoms: ['slips'], text: 'Slips in fourth uphill since summer.' }, pumpTest: { result: 'no-change', strokes: 18 },
-    work: mechanic => mechanic.workUntil(null).fillSheets(provedPedal).partsBought(demoPrices).checksMade()
-      .write('cause-found', { tableId: 'pedal', causeId: 'worn-disc', title: 'Worn disc', text: 'Rivets level with the lining, cover blue at two fingers.', findings: { slips: 'yes', pumped: 'no-change', load: 'climb' } })
-      .write('break-in-set', { distanceKm: 640, writtenAs: '400 mi', source: 'Brindle clutch kit BK-4471, fitting sheet', odometerKm: 161_262 })
-      .write('handed-over', { to: 'Ysolde Trammer', odometerKm: 161_262 }, 20)
-      .write('odometer-read', { odometerKm: 161_338, stopAndGo: 0.9 }, 60 * 52)
-      .write('odometer-read', { odometerKm: 161_488, stopAndGo: 0.6 }, 60 * 70),
+    vehicle: 3,
+    hoursAgo: 190,
+    options: { lift: 'lift', helper: 'helper' },
+    odometerKm: 161_240,
+    complaint: { symptoms: ['slips'], text: 'Slips in fourth uphill since summer.' },
+    pumpTest: { result: 'no-change', strokes: 18 },
+    work: mechanic =>
+      mechanic
+        .workUntil(null)
+        .fillSheets(provedPedal)
+        .partsBought(demoPrices)
+        .checksMade()
+        .write('cause-found', {
+          tableId: 'pedal',
+          causeId: 'worn-disc',
+          title: 'Worn disc',
+          text: 'Rivets level with the lining, cover blue at two fingers.',
+          findings: { slips: 'yes', pumped: 'no-change', load: 'climb' },
+        })
+        .write('break-in-set', {
+          distanceKm: 640,
+          writtenAs: '400 mi',
+          source: 'Brindle clutch kit BK-4471, fitting sheet',
+          odometerKm: 161_262,
+        })
+        .write('handed-over', { to: 'Ysolde Trammer', odometerKm: 161_262 }, 20)
+        .write('odometer-read', { odometerKm: 161_338, stopAndGo: 0.9 }, 60 * 52)
+        .write('odometer-read', { odometerKm: 161_488, stopAndGo: 0.6 }, 60 * 70),
   },
   {
-    vehicle: 2, hoursAgo: 28, options: { flywheel: 'new', slave: 'opened' }, odometerKm: 208_915,
-    complaint: { symptoms: ['judders', 'rattles'], text: 'Judders when pulling away loaded.' }, pumpTest: { result: 'no-change', strokes: 20 },
-    work: (mechanic, now) => mechanic.workUntil('flywheel-bolts-out')
-      .fillSheets(wornAndWarped)
-      .write('orientation-noted', { partId: 'disc', side: 'printed side to the flywheel', mark: 'paint at 12 o’clock', photo: 'garage phone, 14:05' })
-      .write('promised', { at: new Date(now + 30 * HOUR).toISOString() })
-      .write('note-added', { stepId: 'flywheel-bolts-out', text: 'Heat spots right round, one crack by the third bolt. Old flywheel does not go back.' })
-      .write('trouble-raised', {
-        troubleId: crypto.randomUUID(), stepId: 'flywheel-bolts-out', text: 'No flywheel in stock at the counter.',
-        waitsFor: 'Flywheel BF-118', until: new Date(now + 20 * HOUR).toISOString(),
-      }),
+    vehicle: 2,
+    hoursAgo: 28,
+    options: { flywheel: 'new', slave: 'opened' },
+    odometerKm: 208_915,
+    complaint: { symptoms: ['judders', 'rattles'], text: 'Judders when pulling away loaded.' },
+    pumpTest: { result: 'no-change', strokes: 20 },
+    work: (mechanic, now) =>
+      mechanic
+        .workUntil('flywheel-bolts-out')
+        .fillSheets(wornAndWarped)
+        .write('orientation-noted', {
+          partId: 'disc',
+          side: 'printed side to the flywheel',
+          mark: 'paint at 12 o’clock',
+          photo: 'garage phone, 14:05',
+        })
+        .write('promised', { at: new Date(now + 30 * HOUR).toISOString() })
+        .write('note-added', {
+          stepId: 'flywheel-bolts-out',
+          text: 'Heat spots right round, one crack by the third bolt. Old flywheel does not go back.',
+        })
+        .write('trouble-raised', {
+          troubleId: crypto.randomUUID(),
+          stepId: 'flywheel-bolts-out',
+          text: 'No flywheel in stock at the counter.',
+          waitsFor: 'Flywheel BF-118',
+          until: new Date(now + 20 * HOUR).toISOString(),
+        }),
   },
   {
-    vehicle: 1, hoursAgo: 7, options: { lift: 'lift' }, odometerKm: 132_480,
-    complaint: { symptoms: ['slips'], text: 'Revs climb in fifth without more speed.' }, pumpTest: { result: 'no-change', strokes: 16 },
-    work: mechanic => mechanic.workUntil('cover-tighten')
-      .fillSheets(looseTool)
-      .write('note-added', { stepId: 'cover-tighten', text: 'Tool goes in 41 mm when truly home, marked with tape.' })
-      .write('fastener-described', { group: 'cover-bolts', fastener: { thread: 'M8×1.25', propertyClass: '8.8', material: 'iron', engagementMm: 16, condition: 'threadlocker' } })
-      .write('figure-named', { group: 'cover-bolts', torqueNm: 25, sourceKind: 'vehicle-book', reference: 'Tavisk Mervane book, sheet 30-4', condition: 'dry' })
-      .write('figure-named', { group: 'cover-bolts', torqueNm: 21, sourceKind: 'kit-sheet', reference: 'Brindle clutch kit BK-4471, fitting sheet', condition: 'threadlocker', renew: 'always' }),
+    vehicle: 1,
+    hoursAgo: 7,
+    options: { lift: 'lift' },
+    odometerKm: 132_480,
+    complaint: { symptoms: ['slips'], text: 'Revs climb in fifth without more speed.' },
+    pumpTest: { result: 'no-change', strokes: 16 },
+    work: mechanic =>
+      mechanic
+        .workUntil('cover-tighten')
+        .fillSheets(looseTool)
+        .write('note-added', { stepId: 'cover-tighten', text: 'Tool goes in 41 mm when truly home, marked with tape.' })
+        .write('fastener-described', {
+          group: 'cover-bolts',
+          fastener: {
+            thread: 'M8×1.25',
+            propertyClass: '8.8',
+            material: 'iron',
+            engagementMm: 16,
+            condition: 'threadlocker',
+          },
+        })
+        .write('figure-named', {
+          group: 'cover-bolts',
+          torqueNm: 25,
+          sourceKind: 'vehicle-book',
+          reference: 'Tavisk Mervane book, sheet 30-4',
+          condition: 'dry',
+        })
+        .write('figure-named', {
+          group: 'cover-bolts',
+          torqueNm: 21,
+          sourceKind: 'kit-sheet',
+          reference: 'Brindle clutch kit BK-4471, fitting sheet',
+          condition: 'threadlocker',
+          renew: 'always',
+        }),
   },
   {
-    vehicle: 0, hoursAgo: 4, options: {}, odometerKm: 97_310,
-    complaint: { symptoms: ['squeals', 'will-not-select'], text: 'Squeals with the pedal down, grates into reverse.' }, pumpTest: { result: 'no-change', strokes: 15 },
-    work: mechanic => mechanic.workUntil('lowest-bell-bolts')
-      .write('note-added', { stepId: 'lowest-bell-bolts', text: 'Rear lowest bolt is the long one.' })
-      .describeBolts('bell-bolts', demoBellBolts)
-      .write('bolts-out', { group: 'bell-bolts', boltIds: ['b6'], condition: 'corroded' }),
+    vehicle: 0,
+    hoursAgo: 4,
+    options: {},
+    odometerKm: 97_310,
+    complaint: { symptoms: ['squeals', 'will-not-select'], text: 'Squeals with the pedal down, grates into reverse.' },
+    pumpTest: { result: 'no-change', strokes: 15 },
+    work: mechanic =>
+      mechanic
+        .workUntil('lowest-bell-bolts')
+        .write('note-added', { stepId: 'lowest-bell-bolts', text: 'Rear lowest bolt is the long one.' })
+        .describeBolts('bell-bolts', demoBellBolts)
+        .write('bolts-out', { group: 'bell-bolts', boltIds: ['b6'], condition: 'corroded' }),
   },
   {
-    vehicle: 4, hoursAgo: 1, options: { slave: 'opened', helper: 'helper' }, odometerKm: 71_050,
-    complaint: { symptoms: ['pedal-soft'], text: 'Pedal drops in traffic, comes back after pumping.' }, pumpTest: { result: 'rises', strokes: 20 },
+    vehicle: 4,
+    hoursAgo: 1,
+    options: { slave: 'opened', helper: 'helper' },
+    odometerKm: 71_050,
+    complaint: { symptoms: ['pedal-soft'], text: 'Pedal drops in traffic, comes back after pumping.' },
+    pumpTest: { result: 'rises', strokes: 20 },
     work: () => {},
   },
   {
-    vehicle: 5, packId: '4x4-transfer', hoursAgo: 9, options: { 'crank-seal': 'renewed', 'exhaust': 'off', 'slave': 'opened' }, odometerKm: 188_730,
-    complaint: { symptoms: ['slips'], text: 'Slips with the timber trailer on.' }, pumpTest: { result: 'no-change', strokes: 17 },
+    vehicle: 5,
+    packId: '4x4-transfer',
+    hoursAgo: 9,
+    options: { 'crank-seal': 'renewed', exhaust: 'off', slave: 'opened' },
+    odometerKm: 188_730,
+    complaint: { symptoms: ['slips'], text: 'Slips with the timber trailer on.' },
+    pumpTest: { result: 'no-change', strokes: 17 },
     work: mechanic => mechanic.workUntil('upper-bell-bolts').fillSheets(heavyBox),
   },
   {
-    vehicle: 7, packId: 'rwd-concentric', hoursAgo: 13, options: { lift: 'lift', helper: 'helper', bleed: 'two-person' }, odometerKm: 143_902,
-    complaint: { symptoms: ['pedal-soft', 'will-not-select'], text: 'Pedal went to the floor, fluid at the bell.' }, pumpTest: { result: 'rises', strokes: 17 },
+    vehicle: 7,
+    packId: 'rwd-concentric',
+    hoursAgo: 13,
+    options: { lift: 'lift', helper: 'helper', bleed: 'two-person' },
+    odometerKm: 143_902,
+    complaint: { symptoms: ['pedal-soft', 'will-not-select'], text: 'Pedal went to the floor, fluid at the bell.' },
+    pumpTest: { result: 'rises', strokes: 17 },
     work: mechanic => mechanic.workUntil('bleed-two').fillSheets(softPedal).bleedRounds('bleed-two', firstRounds),
   },
 ]
@@ -90,10 +186,22 @@ export async function seedDemo(db: Database, shelf: PackShelf, withJobs = true, 
   await db.insert(garage).values(demoGarage)
   await db.insert(person).values(demoPeople.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
   await db.insert(vehicle).values(demoVehicles.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
-  await db.insert(vehicleFigure).values(demoFigures.map(({ vehicle: index, ...figure }) => ({
-    ...figure, id: crypto.randomUUID(), garageId: DEMO_GARAGE_ID, vehicleId: demoVehicles[index]!.id, enteredBy: demoPeople[0]!.id,
-  })))
-  await db.insert(vehicleFastener).values(demoFasteners.map(({ vehicle: index, ...entry }) => ({ ...entry, garageId: DEMO_GARAGE_ID, vehicleId: demoVehicles[index]!.id })))
+  await db.insert(vehicleFigure).values(
+    demoFigures.map(({ vehicle: index, ...figure }) => ({
+      ...figure,
+      id: crypto.randomUUID(),
+      garageId: DEMO_GARAGE_ID,
+      vehicleId: demoVehicles[index]!.id,
+      enteredBy: demoPeople[0]!.id,
+    })),
+  )
+  await db.insert(vehicleFastener).values(
+    demoFasteners.map(({ vehicle: index, ...entry }) => ({
+      ...entry,
+      garageId: DEMO_GARAGE_ID,
+      vehicleId: demoVehicles[index]!.id,
+    })),
+  )
   await db.insert(wrench).values(demoWrenches.map(entry => ({ ...entry, garageId: DEMO_GARAGE_ID })))
   if (!withJobs) return
   for (const demo of jobs) {
@@ -101,8 +209,17 @@ export async function seedDemo(db: Database, shelf: PackShelf, withJobs = true, 
     const id = crypto.randomUUID()
     const { options, complaint, pumpTest, odometerKm } = demo
     await openJob(db, DEMO_GARAGE_ID, shelf, {
-      id, vehicleId: demoVehicles[demo.vehicle]!.id, packId: demo.packId ?? 'fwd-transverse', options, complaint, pumpTest, odometerKm,
-      personId: demoPeople[0]!.id, deviceId: 'demo', at: new Date(start).toISOString(), utcOffsetMinutes: -new Date(start).getTimezoneOffset(),
+      id,
+      vehicleId: demoVehicles[demo.vehicle]!.id,
+      packId: demo.packId ?? 'fwd-transverse',
+      options,
+      complaint,
+      pumpTest,
+      odometerKm,
+      personId: demoPeople[0]!.id,
+      deviceId: 'demo',
+      at: new Date(start).toISOString(),
+      utcOffsetMinutes: -new Date(start).getTimezoneOffset(),
     })
     const mechanic = new DemoMechanic(await forGarage(db, DEMO_GARAGE_ID).jobs.events(id), demoPeople[0]!.id, start)
     demo.work(mechanic, now)

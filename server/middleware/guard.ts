@@ -5,17 +5,22 @@ import { answerTo } from '../utils/route'
 
 /** The names this machine has for itself; what else Eldrin is reached by stands in `ELDRIN_HOSTS`, with commas between. */
 const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]']
-const hosts = new Set([...OWN_NAMES, ...(process.env.ELDRIN_HOSTS ?? '').split(',').map(name => name.trim().toLowerCase()).filter(Boolean)])
+const hosts = new Set([
+  ...OWN_NAMES,
+  ...(process.env.ELDRIN_HOSTS ?? '')
+    .split(',')
+    .map(name => name.trim().toLowerCase())
+    .filter(Boolean),
+])
 const CHANGES_NOTHING = new Set(['GET', 'HEAD', 'OPTIONS'])
 
 /** Looks at every request before any route does: whom it is meant for, where it comes from, and whether its address can be read. */
-export default defineEventHandler((event) => {
+export default defineEventHandler(event => {
   try {
     wantOwnHost(event)
     wantReadablePath(event)
     if (!CHANGES_NOTHING.has(event.method)) wantOwnPage(event)
-  }
-  catch (error) {
+  } catch (error) {
     throw answerTo(event, error)
   }
   if (event.method === 'HEAD') answerHead(event)
@@ -24,15 +29,20 @@ export default defineEventHandler((event) => {
 /** Another name that leads here may belong to somebody else's page, which would then read what is kept here. */
 function wantOwnHost(event: H3Event): void {
   const name = (event.node.req.headers.host ?? '').toLowerCase().replace(/:\d+$/, '')
-  if (!hosts.has(name)) throw new Refused(421, [{ path: 'host', reason: `Eldrin does not answer to "${name.slice(0, 100)}". Names it is reached by stand in ELDRIN_HOSTS.` }])
+  if (!hosts.has(name))
+    throw new Refused(421, [
+      {
+        path: 'host',
+        reason: `Eldrin does not answer to "${name.slice(0, 100)}". Names it is reached by stand in ELDRIN_HOSTS.`,
+      },
+    ])
 }
 
 function wantReadablePath(event: H3Event): void {
   let path: string
   try {
     path = decodeURIComponent(event.path.replaceAll('+', ' '))
-  }
-  catch {
+  } catch {
     throw new Refused(400, [{ path: 'address', reason: 'This address cannot be read.' }])
   }
   if (path.includes('\0')) throw new Refused(400, [{ path: 'address', reason: 'A zero sign stands in this address.' }])
@@ -40,11 +50,21 @@ function wantReadablePath(event: H3Event): void {
 
 /** A page of somebody else can make a browser post, but only as a form or as plain text, and the browser says where from. */
 function wantOwnPage(event: H3Event): void {
-  const { origin, host, 'sec-fetch-site': site, 'content-type': type, 'content-length': length, 'transfer-encoding': chunked } = event.node.req.headers
-  if (origin !== undefined && origin.replace(/^https?:\/\//, '') !== host) throw new Refused(403, [{ path: 'origin', reason: 'This comes from another page. Nothing was changed.' }])
-  if (site === 'cross-site' || site === 'same-site') throw new Refused(403, [{ path: 'sec-fetch-site', reason: 'This comes from another page. Nothing was changed.' }])
+  const {
+    origin,
+    host,
+    'sec-fetch-site': site,
+    'content-type': type,
+    'content-length': length,
+    'transfer-encoding': chunked,
+  } = event.node.req.headers
+  if (origin !== undefined && origin.replace(/^https?:\/\//, '') !== host)
+    throw new Refused(403, [{ path: 'origin', reason: 'This comes from another page. Nothing was changed.' }])
+  if (site === 'cross-site' || site === 'same-site')
+    throw new Refused(403, [{ path: 'sec-fetch-site', reason: 'This comes from another page. Nothing was changed.' }])
   const hasBody = chunked !== undefined || Number(length ?? 0) > 0
-  if (hasBody && !/^application\/json\b/i.test(type ?? '')) throw new Refused(415, [{ path: 'content-type', reason: 'JSON is wanted here.' }])
+  if (hasBody && !/^application\/json\b/i.test(type ?? ''))
+    throw new Refused(415, [{ path: 'content-type', reason: 'JSON is wanted here.' }])
 }
 
 /** What a GET would answer, without its body: Node sends none to who asks so. */

@@ -4,7 +4,7 @@ import { askSupplier, useSupplier } from '../utils/supplier'
 const USUAL_SECONDS = 60
 
 /** Asks after open orders from time to time, so that a part that is late moves the finish without anybody looking. */
-export default defineNitroPlugin((nitro) => {
+export default defineNitroPlugin(nitro => {
   if (import.meta.prerender || !useSupplier()) return
   const seconds = Number(process.env.ELDRIN_ORDER_WATCH_SECONDS ?? USUAL_SECONDS)
   let asking = false
@@ -13,7 +13,9 @@ export default defineNitroPlugin((nitro) => {
     asking = true
     watchOrders(useDatabase().db, askSupplier)
       .catch((error: unknown) => console.error(`Orders could not be asked after. ${(error as Error).message}`))
-      .finally(() => { asking = false })
+      .finally(() => {
+        asking = false
+      })
   }, seconds * 1000)
   nitro.hooks.hook('close', () => clearInterval(timer))
 })

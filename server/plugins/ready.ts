@@ -8,8 +8,7 @@ export default defineNitroPlugin(() => {
   if (import.meta.prerender) return
   try {
     useShelf()
-  }
-  catch (error) {
+  } catch (error) {
     if (!(error instanceof PackFileError)) throw error
     refuseToStart(error.message)
   }
@@ -21,7 +20,10 @@ const AGAIN_MS = 2_000
 
 /** Records that cannot be reached yet may come: the server is not ready until then, and looks at them when they do. */
 function wantOwnSchema(): void {
-  schemaFault(useDatabase().db).then(fault => fault && refuseToStart(schemaWords[fault]), () => setTimeout(wantOwnSchema, AGAIN_MS).unref())
+  schemaFault(useDatabase().db).then(
+    fault => fault && refuseToStart(schemaWords[fault]),
+    () => setTimeout(wantOwnSchema, AGAIN_MS).unref(),
+  )
 }
 
 function refuseToStart(reason: string): never {

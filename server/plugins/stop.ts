@@ -5,7 +5,7 @@ import { closeStreams } from '../utils/live-stream'
 const STOP_MS = 5_000
 
 /** A server that is told to stop tells its streams, finishes what was posted, and is gone. */
-export default defineNitroPlugin((nitro) => {
+export default defineNitroPlugin(nitro => {
   if (import.meta.prerender) return
   process.env.NITRO_SHUTDOWN_TIMEOUT ??= String(STOP_MS - 1000)
   for (const signal of ['SIGTERM', 'SIGINT'] as const) {

@@ -13,20 +13,34 @@ export function httpSupplier(base: string): PartsSupplier {
     try {
       response = await fetch(new URL(path, base), {
         signal: AbortSignal.timeout(PATIENCE_MS),
-        ...(body ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
+        ...(body
+          ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
+          : {}),
       })
-    }
-    catch (error) {
-      throw new SupplierError((error as Error).name === 'TimeoutError' ? 'The supplier is slow today and did not answer in time.' : 'The supplier does not answer.', false)
+    } catch (error) {
+      throw new SupplierError(
+        (error as Error).name === 'TimeoutError'
+          ? 'The supplier is slow today and did not answer in time.'
+          : 'The supplier does not answer.',
+        false,
+      )
     }
     const answer: unknown = await response.json().catch(() => null)
-    if (!response.ok) throw new SupplierError((answer as { reason?: string } | null)?.reason ? `The supplier says: ${(answer as { reason: string }).reason}` : `The supplier refused (${response.status}).`, true, response.status < 500 ? 409 : 503)
+    if (!response.ok)
+      throw new SupplierError(
+        (answer as { reason?: string } | null)?.reason
+          ? `The supplier says: ${(answer as { reason: string }).reason}`
+          : `The supplier refused (${response.status}).`,
+        true,
+        response.status < 500 ? 409 : 503,
+      )
     const read = schema.safeParse(answer)
     if (!read.success) throw new SupplierError('The supplier’s answer cannot be read.', false)
     return read.data
   }
   return {
-    quotes: (car, partIds) => ask(quotesAnswer, `quotes?${new URLSearchParams({ car, parts: partIds.join(',') }).toString()}`),
+    quotes: (car, partIds) =>
+      ask(quotesAnswer, `quotes?${new URLSearchParams({ car, parts: partIds.join(',') }).toString()}`),
     order: (key, car, partId, count) => ask(orderAnswer, 'orders', { key, car, partId, count }),
     state: orderNo => ask(orderAnswer, `orders/${encodeURIComponent(orderNo)}`),
   }

@@ -13,7 +13,12 @@ export interface PartsSupplier {
 /** The supplier said no; or it did not answer, not in time, or not in a way that can be read, and nobody knows what it did. */
 export class SupplierError extends Error {
   override name = 'SupplierError'
-  constructor(message: string, readonly saidNo: boolean, /** 409 where it does not take this order, 503 where it takes none or is silent. */ readonly status: 409 | 503 = 503) {
+  constructor(
+    message: string,
+    readonly saidNo: boolean,
+    /** 409 where it does not take this order, 503 where it takes none or is silent. */ readonly status:
+      409 | 503 = 503,
+  ) {
     super(message)
   }
 }

@@ -38,5 +38,10 @@ function tooLarge(event: H3Event, most: number): Refused {
   setHeader(event, 'connection', 'close')
   req.on('data', () => {})
   setTimeout(() => req.socket.destroy(), DRAIN_MS).unref()
-  return new Refused(413, [{ path: '', reason: `That is more than the ${most >= 1_000_000 ? `${most / 1_000_000} MB` : `${most / 1000} kB`} that are taken at once here.` }])
+  return new Refused(413, [
+    {
+      path: '',
+      reason: `That is more than the ${most >= 1_000_000 ? `${most / 1_000_000} MB` : `${most / 1000} kB`} that are taken at once here.`,
+    },
+  ])
 }

@@ -6,7 +6,7 @@ let opened: ReturnType<typeof openDatabase> | undefined
 /** The connections of this process, opened at the first use. */
 export function useDatabase() {
   if (!process.env.DATABASE_URL) throw new Error('DATABASE_URL is not set')
-  return opened ??= openDatabase(process.env.DATABASE_URL)
+  return (opened ??= openDatabase(process.env.DATABASE_URL))
 }
 
 /** The tables as the garage of this request sees them. */

@@ -2,7 +2,11 @@ import { setTimeout as pausing } from 'node:timers/promises'
 import { connectionTo, CutWhenSilent } from '../db/client'
 
 /** That a job has new events. */
-export interface JobNews { garageId: string, jobId: string, seq: number }
+export interface JobNews {
+  garageId: string
+  jobId: string
+  seq: number
+}
 
 export interface FeedListener {
   news: (news: JobNews) => void
@@ -54,7 +58,7 @@ async function keepListening(url: string, signal: AbortSignal): Promise<void> {
 /** Listens as long as the line holds. @returns whether it held at all */
 async function listen(url: string, signal: AbortSignal): Promise<boolean> {
   const client = new CutWhenSilent(connectionTo(url))
-  const gone = new Promise<void>((resolve) => {
+  const gone = new Promise<void>(resolve => {
     client.on('error', () => resolve())
     client.on('end', () => resolve())
     signal.addEventListener('abort', () => resolve(), { once: true })
@@ -69,9 +73,9 @@ async function listen(url: string, signal: AbortSignal): Promise<boolean> {
     await client.query('listen job_event')
     held = true
     everybodyLooks()
-    while (!signal.aborted && await Promise.race([gone.then(() => false), pausing(PULSE_MS, true, { signal })])) await client.query('select 1')
-  }
-  catch {
+    while (!signal.aborted && (await Promise.race([gone.then(() => false), pausing(PULSE_MS, true, { signal })])))
+      await client.query('select 1')
+  } catch {
     // The next line is tried by who called.
   }
   void client.end().catch(() => {})

@@ -11,7 +11,10 @@ const open = new Set<() => Promise<void>>()
  * Answers with server-sent events that follow the news of jobs until the caller goes away or the server stops.
  * @param onNews called with each piece of news; with `null` when the stream is open and whenever something may have been missed
  */
-export async function liveStream(event: H3Event, onNews: (stream: EventStream, news: JobNews | null) => unknown): Promise<string | void> {
+export async function liveStream(
+  event: H3Event,
+  onNews: (stream: EventStream, news: JobNews | null) => unknown,
+): Promise<string | void> {
   // Who only asks for the head would wait for an end that never comes.
   if (event.context.head) return ''
   const stream = createEventStream(event)

@@ -13,11 +13,10 @@ const idOnly = z.object({ id: uuid })
 
 /** A route whose refusals reach the caller as 4xx, or as 503 where asking again may help, with path and reason. */
 export function defineRoute<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
-  return defineEventHandler(async (event) => {
+  return defineEventHandler(async event => {
     try {
       return await handler(event)
-    }
-    catch (error) {
+    } catch (error) {
       throw answerTo(event, error)
     }
   })
@@ -28,7 +27,12 @@ export function answerTo(event: H3Event, error: unknown): unknown {
   const refused = error instanceof Refused ? error : refusalOf(error)
   if (!refused) return error
   if (refused.status === 503) setHeader(event, 'retry-after', RETRY_AFTER_SECONDS)
-  return createError({ statusCode: refused.status, statusMessage: 'Refused', message: refused.message, data: { issues: refused.issues } })
+  return createError({
+    statusCode: refused.status,
+    statusMessage: 'Refused',
+    message: refused.message,
+    data: { issues: refused.issues },
+  })
 }
 
 /** The body of a request, cut off while it streams when it is too large, and checked. */
@@ -37,8 +41,7 @@ export async function readChecked<T>(event: H3Event, schema: ZodType<T>, most: n
   let body: unknown
   try {
     body = JSON.parse(bytes.toString('utf8'))
-  }
-  catch {
+  } catch {
     throw new Refused(400, [{ path: '', reason: 'The body is not JSON.' }])
   }
   const unheld = unstorable(body)
@@ -54,6 +57,7 @@ export function idParam(event: H3Event): string {
 /** A number of an event from which on something is wanted; 0 where none is given. */
 export function afterParam(given: unknown): number {
   const after = Number(given ?? 0)
-  if (!Number.isSafeInteger(after) || after < 0) throw new Refused(400, [{ path: 'after', reason: 'A whole number from 0 up.' }])
+  if (!Number.isSafeInteger(after) || after < 0)
+    throw new Refused(400, [{ path: 'after', reason: 'A whole number from 0 up.' }])
   return after
 }

@@ -6,5 +6,5 @@ let shelf: PackShelf | undefined
 
 /** The packs, read once; the folder is `ELDRIN_PACKS` or `packs` beside the place the server is started from. */
 export function useShelf(): PackShelf {
-  return shelf ??= loadPacks(process.env.ELDRIN_PACKS ?? join(process.cwd(), 'packs'))
+  return (shelf ??= loadPacks(process.env.ELDRIN_PACKS ?? join(process.cwd(), 'packs')))
 }

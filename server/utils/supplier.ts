@@ -15,11 +15,13 @@ export function useSupplier(): PartsSupplier | null {
  */
 export async function askSupplier<T>(ask: (supplier: PartsSupplier) => Promise<T>): Promise<T> {
   const supplier = useSupplier()
-  if (!supplier) throw new Refused(503, [{ path: 'supplier', reason: 'No supplier is set up here. Prices and days can be entered by hand.' }])
+  if (!supplier)
+    throw new Refused(503, [
+      { path: 'supplier', reason: 'No supplier is set up here. Prices and days can be entered by hand.' },
+    ])
   try {
     return await ask(supplier)
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof SupplierError) throw new SupplierRefused(error)
     throw error
   }

@@ -1,8 +1,17 @@
 import type { Chance } from '../chance'
 
 /** What the plunger runs on. */
-export const surfaces = ['true', 'dirt-behind', 'warped', 'saddle', 'heat-spot', 'off-centre', 'slipping-stand', 'knocked'] as const
-export type Surface = typeof surfaces[number]
+export const surfaces = [
+  'true',
+  'dirt-behind',
+  'warped',
+  'saddle',
+  'heat-spot',
+  'off-centre',
+  'slipping-stand',
+  'knocked',
+] as const
+export type Surface = (typeof surfaces)[number]
 
 const rad = Math.PI / 180
 const DIAL_MM = 0.01
@@ -15,7 +24,10 @@ export class SimulatedSurface {
   private readonly size: number
   private readonly second: number
 
-  constructor(readonly surface: Surface, private readonly chance: Chance) {
+  constructor(
+    readonly surface: Surface,
+    private readonly chance: Chance,
+  ) {
     this.at = chance.between(0, 360)
     this.size = chance.between(0.85, 1.15)
     this.second = chance.between(0, 180)
@@ -27,20 +39,28 @@ export class SimulatedSurface {
     const saddle = (mm: number) => mm * this.size * Math.cos(2 * (angleDeg - this.second) * rad)
     const own = 0.008 * Math.cos((angleDeg - this.second) * rad)
     switch (this.surface) {
-      case 'true': return own
-      case 'dirt-behind': return own + tilt(0.14)
-      case 'warped': return own + tilt(0.03) + saddle(0.13)
-      case 'saddle': return own + saddle(0.09)
-      case 'heat-spot': return own + 0.16 * this.size * Math.exp(-(((angleDeg - this.at + 540) % 360 - 180) ** 2) / 800)
-      case 'off-centre': return own + tilt(0.22)
-      case 'slipping-stand': return own + tilt(0.02) + this.turnedDeg * 0.0004
-      case 'knocked': return own + tilt(0.02) + saddle(0.015)
+      case 'true':
+        return own
+      case 'dirt-behind':
+        return own + tilt(0.14)
+      case 'warped':
+        return own + tilt(0.03) + saddle(0.13)
+      case 'saddle':
+        return own + saddle(0.09)
+      case 'heat-spot':
+        return own + 0.16 * this.size * Math.exp(-((((angleDeg - this.at + 540) % 360) - 180) ** 2) / 800)
+      case 'off-centre':
+        return own + tilt(0.22)
+      case 'slipping-stand':
+        return own + tilt(0.02) + this.turnedDeg * 0.0004
+      case 'knocked':
+        return own + tilt(0.02) + saddle(0.015)
     }
   }
 
   /** The crank is turned on to a place. */
   turnTo(angleDeg: number): void {
-    this.turnedDeg += Math.abs(angleDeg - this.turnedDeg % 360)
+    this.turnedDeg += Math.abs(angleDeg - (this.turnedDeg % 360))
   }
 
   /** What the dial shows there, to its division. */

@@ -1,21 +1,47 @@
 import { Chance } from '../chance'
 
 /** What the invented supplier sells, by the part ids of the packs: a name, a usual price, working days to get it. */
-export interface CatalogueEntry { name: string, price: number, days: number, kit?: { name: string, partId: string | null }[] }
+export interface CatalogueEntry {
+  name: string
+  price: number
+  days: number
+  kit?: { name: string; partId: string | null }[]
+}
 
 const part = (name: string, partId: string | null = null) => ({ name, partId })
 
 export const catalogue: Record<string, CatalogueEntry> = {
-  'clutch-kit': { name: 'Brindle clutch kit', price: 186, days: 1, kit: [part('Disc'), part('Cover'), part('Bearing', 'release-bearing'), part('Spline grease'), part('Six cover bolts', 'cover-bolts')] },
-  'clutch-kit-new': { name: 'Brindle clutch kit, conversion', price: 240, days: 3, kit: [part('Disc'), part('Cover'), part('Bearing', 'release-bearing'), part('Centring tool')] },
+  'clutch-kit': {
+    name: 'Brindle clutch kit',
+    price: 186,
+    days: 1,
+    kit: [
+      part('Disc'),
+      part('Cover'),
+      part('Bearing', 'release-bearing'),
+      part('Spline grease'),
+      part('Six cover bolts', 'cover-bolts'),
+    ],
+  },
+  'clutch-kit-new': {
+    name: 'Brindle clutch kit, conversion',
+    price: 240,
+    days: 3,
+    kit: [part('Disc'), part('Cover'), part('Bearing', 'release-bearing'), part('Centring tool')],
+  },
   'second-disc': { name: 'Brindle second disc', price: 92, days: 2 },
-  'flywheel': { name: 'Brindle flywheel', price: 318, days: 2 },
-  'single-mass-kit': { name: 'Tarnholt single-mass set', price: 402, days: 3, kit: [part('Flywheel', 'flywheel'), part('Sprung disc'), part('Cover'), part('Short bolts', 'flywheel-bolts')] },
+  flywheel: { name: 'Brindle flywheel', price: 318, days: 2 },
+  'single-mass-kit': {
+    name: 'Tarnholt single-mass set',
+    price: 402,
+    days: 3,
+    kit: [part('Flywheel', 'flywheel'), part('Sprung disc'), part('Cover'), part('Short bolts', 'flywheel-bolts')],
+  },
   'machine-shop': { name: 'Corrin machine shop, face cut', price: 78, days: 1 },
   'flywheel-bolts': { name: 'Flywheel bolts, each', price: 3.4, days: 1 },
   'cover-bolts': { name: 'Cover bolts, each', price: 1.9, days: 1 },
   'crank-seal': { name: 'Tarnholt crank seal with carrier', price: 24, days: 1 },
-  'sealant': { name: 'Sealant, 80 ml', price: 11, days: 0 },
+  sealant: { name: 'Sealant, 80 ml', price: 11, days: 0 },
   'pilot-bearing': { name: 'Pilot bearing', price: 9.5, days: 1 },
   'release-bearing': { name: 'Brindle bearing', price: 34, days: 1 },
   'release-fork': { name: 'Fork', price: 41, days: 4 },
@@ -24,9 +50,9 @@ export const catalogue: Record<string, CatalogueEntry> = {
   'guide-sleeve': { name: 'Guide sleeve with seal', price: 29, days: 2 },
   'input-seal': { name: 'Input shaft seal', price: 7.8, days: 1 },
   'input-shaft': { name: 'Input shaft', price: 212, days: 6 },
-  'dowel': { name: 'Dowel, each', price: 2.6, days: 1 },
+  dowel: { name: 'Dowel, each', price: 2.6, days: 1 },
   'cam-plug': { name: 'Camshaft plug', price: 4.1, days: 1 },
-  'slave': { name: 'Tarnholt slave cylinder', price: 46, days: 1 },
+  slave: { name: 'Tarnholt slave cylinder', price: 46, days: 1 },
   'concentric-slave': { name: 'Tarnholt slave, concentric', price: 88, days: 1 },
   'line-seals': { name: 'Line seals', price: 5.5, days: 1 },
   'clutch-line': { name: 'Clutch line', price: 33, days: 3 },
@@ -74,10 +100,24 @@ export const catalogue: Record<string, CatalogueEntry> = {
 export function offerOf(car: string, partId: string, seed: number) {
   const entry = catalogue[partId]
   if (!entry) return null
-  const chance = new Chance([...`${car} ${partId}`].reduce((sum, letter) => Math.imul(sum, 31) + letter.codePointAt(0)! | 0, seed))
+  const chance = new Chance(
+    [...`${car} ${partId}`].reduce((sum, letter) => (Math.imul(sum, 31) + letter.codePointAt(0)!) | 0, seed),
+  )
   const price = Math.round(entry.price * chance.between(0.85, 1.2) * 20) / 20
   const stock = chance.next() < 0.75 ? Math.ceil(chance.next() * 12) : 0
   const backOrder = stock === 0 && chance.next() < 0.4
-  const sku = `${partId.split('-').map(word => word[0]!.toUpperCase()).join('')}-${1000 + Math.floor(chance.next() * 9000)}`
-  return { partId, sku, name: entry.name, kit: entry.kit ?? [], price, stock, backOrder, days: entry.days + (stock === 0 ? 2 : 0) + (backOrder ? 5 : 0) }
+  const sku = `${partId
+    .split('-')
+    .map(word => word[0]!.toUpperCase())
+    .join('')}-${1000 + Math.floor(chance.next() * 9000)}`
+  return {
+    partId,
+    sku,
+    name: entry.name,
+    kit: entry.kit ?? [],
+    price,
+    stock,
+    backOrder,
+    days: entry.days + (stock === 0 ? 2 : 0) + (backOrder ? 5 : 0),
+  }
 }

@@ -1,8 +1,19 @@
 import type { Chance } from '../chance'
 
 /** What can be wrong with a simulated bolt. */
-export const faults = ['none', 'cross-threaded', 'dirt', 'bottomed', 'too-long', 'soft', 'trapped-plate', 'yielding', 'stripped', 'sheared'] as const
-export type Fault = typeof faults[number]
+export const faults = [
+  'none',
+  'cross-threaded',
+  'dirt',
+  'bottomed',
+  'too-long',
+  'soft',
+  'trapped-plate',
+  'yielding',
+  'stripped',
+  'sheared',
+] as const
+export type Fault = (typeof faults)[number]
 
 /** A bolt group as it is when nothing is wrong. Torques in N·m, angles in degrees. */
 export interface GroupModel {
@@ -50,7 +61,11 @@ export class SimulatedBolt {
   /** Where the bolt began to yield, in degrees; `null` while it has not. */
   yieldedAtDeg: number | null = null
 
-  constructor(private readonly group: GroupModel, readonly fault: Fault, private readonly chance: Chance) {
+  constructor(
+    private readonly group: GroupModel,
+    readonly fault: Fault,
+    private readonly chance: Chance,
+  ) {
     const spread = (share: number) => Math.exp(share * chance.normal())
     const frictionFactor = spread(scatter.friction)
     this.bolt = {
@@ -64,10 +79,12 @@ export class SimulatedBolt {
     this.onset = chance.next()
     this.grade = chance.next()
     if (fault === 'bottomed') this.bolt.rundownDeg *= 0.35 + 0.4 * this.onset
-    if (fault === 'too-long') this.bolt.rundownDeg -= Math.max(150, this.bolt.rundownDeg * 0.25) * (0.8 + 0.5 * this.onset)
+    if (fault === 'too-long')
+      this.bolt.rundownDeg -= Math.max(150, this.bolt.rundownDeg * 0.25) * (0.8 + 0.5 * this.onset)
     if (fault === 'bottomed' || fault === 'too-long') this.bolt.slopeNmPerDeg *= 1.1 + 0.9 * this.grade
     if (fault === 'soft') this.bolt.slopeNmPerDeg *= 0.2 + 0.25 * this.grade
-    if (fault === 'yielding' || fault === 'sheared' || fault === 'stripped') this.bolt.yieldNm = group.targetNm * (0.5 + 0.38 * this.onset)
+    if (fault === 'yielding' || fault === 'sheared' || fault === 'stripped')
+      this.bolt.yieldNm = group.targetNm * (0.5 + 0.38 * this.onset)
   }
 
   /** Clamping torque of a sound joint so far past the seat, without yield. */
@@ -117,14 +134,21 @@ export class SimulatedBolt {
   }
 
   /** Turns the bolt on and reads the wrench. @param byDeg above zero */
-  turn(byDeg: number): { angleDeg: number, torqueNm: number } {
+  turn(byDeg: number): { angleDeg: number; torqueNm: number } {
     this.angleDeg += byDeg
     this.slip = this.slip * 0.8 + 0.6 * this.chance.normal()
     const drag = this.dragNm()
     const clamp = this.clampNm()
     const roughness = 0.008 * clamp + (drag > 0 ? 0.06 * drag : 0.08 * this.bolt.prevailingNm)
     const gone = this.goneAtDeg !== null && this.fault === 'sheared' ? 0.3 : 1
-    const torqueNm = Math.max(0, (this.bolt.prevailingNm * gone) + drag + clamp + roughness * this.slip + this.group.noiseShare * this.group.targetNm * this.chance.normal())
+    const torqueNm = Math.max(
+      0,
+      this.bolt.prevailingNm * gone +
+        drag +
+        clamp +
+        roughness * this.slip +
+        this.group.noiseShare * this.group.targetNm * this.chance.normal(),
+    )
     this.peakNm = Math.max(this.peakNm, torqueNm)
     return { angleDeg: Math.round(this.angleDeg * 100) / 100, torqueNm: Math.round(torqueNm * 100) / 100 }
   }

@@ -43,7 +43,10 @@ export interface DrillOptions {
 const GOOD_WITHIN_MS = 5_000
 
 /** Takes the database away under devices that post and browsers that follow, brings it back, and counts. */
-export async function databaseDrill(database: TestDatabase, { fault, awayMs, away, devices = 6, streams = 8, afterMs = 10_000 }: DrillOptions): Promise<DatabaseDrill> {
+export async function databaseDrill(
+  database: TestDatabase,
+  { fault, awayMs, away, devices = 6, streams = 8, afterMs = 10_000 }: DrillOptions,
+): Promise<DatabaseDrill> {
   const line = await lineTo(database.url)
   const app = await startApp(line.url)
   const tally: Tally = { acknowledged: new Map(), asked: [] }
@@ -53,8 +56,12 @@ export async function databaseDrill(database: TestDatabase, { fault, awayMs, awa
   try {
     const jobs = await openJobs(app.base, 3)
     const heard = Array.from({ length: streams }, () => new Set<string>())
-    const following = heard.map((set, index) => follower(() => app.base, jobs[index % jobs.length]!, set, hangUp.signal))
-    const posting = Array.from({ length: devices }, (_, index) => device(() => app.base, jobs[index % jobs.length]!, tally, stop.signal, 40))
+    const following = heard.map((set, index) =>
+      follower(() => app.base, jobs[index % jobs.length]!, set, hangUp.signal),
+    )
+    const posting = Array.from({ length: devices }, (_, index) =>
+      device(() => app.base, jobs[index % jobs.length]!, tally, stop.signal, 40),
+    )
     await pause(1_500)
     await (away ?? byLine(line, fault))(true)
     await pause(awayMs)
@@ -72,14 +79,23 @@ export async function databaseDrill(database: TestDatabase, { fault, awayMs, awa
     hangUp.abort()
     await Promise.all(following)
     const after = tally.asked.filter(request => request.at >= back + GOOD_WITHIN_MS)
-    const lastBad = tally.asked.filter(request => request.at >= back && !request.good).map(request => request.at + request.tookMs).reduce((last, at) => Math.max(last, at), back)
+    const lastBad = tally.asked
+      .filter(request => request.at >= back && !request.good)
+      .map(request => request.at + request.tookMs)
+      .reduce((last, at) => Math.max(last, at), back)
     return {
-      fault, awaySeconds: awayMs / 1000, acknowledged: tally.acknowledged.size, lost, doubled, goodAfterSeconds: (lastBad - back) / 1000,
-      requestsAfter: after.length, goodPercent: after.length === 0 ? 0 : after.filter(request => request.good).length / after.length * 100,
-      longestSeconds: Math.max(...tally.asked.map(request => request.tookMs)) / 1000, stale,
+      fault,
+      awaySeconds: awayMs / 1000,
+      acknowledged: tally.acknowledged.size,
+      lost,
+      doubled,
+      goodAfterSeconds: (lastBad - back) / 1000,
+      requestsAfter: after.length,
+      goodPercent: after.length === 0 ? 0 : (after.filter(request => request.good).length / after.length) * 100,
+      longestSeconds: Math.max(...tally.asked.map(request => request.tookMs)) / 1000,
+      stale,
     }
-  }
-  finally {
+  } finally {
     stop.abort()
     hangUp.abort()
     await app.kill()

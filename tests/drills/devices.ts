@@ -1,49 +1,85 @@
 import { newJobRequest, personId } from '../support/requests'
 
 /** What a drill counts of the devices that go on posting while something breaks. */
-export interface Tally { /** Ids of events that the server said yes to. */ acknowledged: Map<string, string>, asked: { at: number, good: boolean, tookMs: number }[] }
+export interface Tally {
+  /** Ids of events that the server said yes to. */ acknowledged: Map<string, string>
+  asked: { at: number; good: boolean; tookMs: number }[]
+}
 
 const PATIENCE_MS = 12_000
+const PREPARING_MS = 120_000
 
 /** Opens jobs to post to. */
 export async function openJobs(base: string, count: number): Promise<string[]> {
   const ids: string[] = []
   for (let index = 0; index < count; index++) {
     const request = newJobRequest({ odometerKm: null })
-    const answer = await post(base, '/api/jobs', request)
+    // Nothing is measured yet: a machine that is busy with other things plans for as long as it has to.
+    let answer = await post(base, '/api/jobs', request, PREPARING_MS)
+    for (let again = 0; answer?.status === 503 && again < 20; again++) {
+      await pause(1000)
+      answer = await post(base, '/api/jobs', request, PREPARING_MS)
+    }
     if (!answer?.ok) throw new Error(`no job could be opened: ${answer?.status}`)
     ids.push(request.id)
   }
   return ids
 }
 
-async function post(base: string, path: string, body: unknown): Promise<Response | null> {
-  return fetch(base + path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body), signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null)
+async function post(base: string, path: string, body: unknown, patienceMs = PATIENCE_MS): Promise<Response | null> {
+  return fetch(base + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    signal: AbortSignal.timeout(patienceMs),
+  }).catch(() => null)
 }
 
 /**
  * A device that writes notes one after another, each until the server has said yes to it, as the outbox does; every third
  * time it reads the Yard. Ends when it is told to, the last note said yes to.
  */
-export async function device(baseOf: () => string, jobId: string, tally: Tally, signal: AbortSignal, pauseMs: number): Promise<void> {
+export async function device(
+  baseOf: () => string,
+  jobId: string,
+  tally: Tally,
+  signal: AbortSignal,
+  pauseMs: number,
+): Promise<void> {
   for (let count = 0; !signal.aborted; count++) {
     const id = crypto.randomUUID()
-    const note = { id, deviceId: 'drill', deviceTime: new Date().toISOString(), personId, type: 'note-added', payload: { stepId: null, text: `note ${count}` } }
+    const note = {
+      id,
+      deviceId: 'drill',
+      deviceTime: new Date().toISOString(),
+      personId,
+      type: 'note-added',
+      payload: { stepId: null, text: `note ${count}` },
+    }
     for (let given = false; !given;) {
       const at = Date.now()
-      const answer = await post(baseOf(), `/api/jobs/${jobId}/events`, { events: [note], sentAt: new Date().toISOString() })
+      const answer = await post(baseOf(), `/api/jobs/${jobId}/events`, {
+        events: [note],
+        sentAt: new Date().toISOString(),
+      })
       const good = answer?.ok === true
       tally.asked.push({ at, good, tookMs: Date.now() - at })
-      if (good && ((await answer.json().catch(() => null)) as { accepted?: unknown[] } | null)?.accepted?.length === 1) {
+      if (
+        good &&
+        ((await answer.json().catch(() => null)) as { accepted?: unknown[] } | null)?.accepted?.length === 1
+      ) {
         tally.acknowledged.set(id, jobId)
         given = true
-      }
-      else if (answer && answer.status >= 400 && answer.status < 500) throw new Error(`a note was refused: ${answer.status} ${await answer.text()}`)
+      } else if (answer && answer.status >= 400 && answer.status < 500)
+        throw new Error(`a note was refused: ${answer.status} ${await answer.text()}`)
       else await pause(100)
     }
     if (count % 3 === 0) {
       const at = Date.now()
-      const answer = await fetch(`${baseOf()}/api/jobs`, { signal: AbortSignal.timeout(PATIENCE_MS) }).then(async response => (await response.text()) !== '' && response.ok, () => false)
+      const answer = await fetch(`${baseOf()}/api/jobs`, { signal: AbortSignal.timeout(PATIENCE_MS) }).then(
+        async response => (await response.text()) !== '' && response.ok,
+        () => false,
+      )
       tally.asked.push({ at, good: answer, tookMs: Date.now() - at })
     }
     await pause(pauseMs)
@@ -51,7 +87,12 @@ export async function device(baseOf: () => string, jobId: string, tally: Tally, 
 }
 
 /** A browser that follows a job, coming back when its stream breaks; what it has heard, by id. */
-export async function follower(baseOf: () => string, jobId: string, heard: Set<string>, signal: AbortSignal): Promise<void> {
+export async function follower(
+  baseOf: () => string,
+  jobId: string,
+  heard: Set<string>,
+  signal: AbortSignal,
+): Promise<void> {
   let last = 0
   while (!signal.aborted) {
     const line = new AbortController()
@@ -67,13 +108,12 @@ export async function follower(baseOf: () => string, jobId: string, heard: Set<s
           const data = /^data: (.*)$/m.exec(left.slice(0, end))?.[1]
           left = left.slice(end + 2)
           if (!data?.startsWith('{')) continue
-          const event = JSON.parse(data) as { id: string, seq: number }
+          const event = JSON.parse(data) as { id: string; seq: number }
           heard.add(event.id)
           last = Math.max(last, event.seq)
         }
       }
-    }
-    catch {
+    } catch {
       // The stream broke; it is taken up again.
     }
     signal.removeEventListener('abort', hangUp)
@@ -84,7 +124,10 @@ export async function follower(baseOf: () => string, jobId: string, heard: Set<s
 export const pause = (milliseconds: number) => new Promise(resolve => setTimeout(resolve, milliseconds))
 
 /** Of what the server said yes to: how much the log lacks, and how much it has twice. */
-export async function compareWithLog(tally: Tally, events: (jobId: string) => Promise<{ id: string }[]>): Promise<{ lost: number, doubled: number }> {
+export async function compareWithLog(
+  tally: Tally,
+  events: (jobId: string) => Promise<{ id: string }[]>,
+): Promise<{ lost: number; doubled: number }> {
   let lost = 0
   let doubled = 0
   for (const jobId of new Set(tally.acknowledged.values())) {

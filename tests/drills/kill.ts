@@ -6,10 +6,26 @@ import { garageId } from '../support/requests'
 import { compareWithLog, device, follower, openJobs, pause } from './devices'
 import type { Tally } from './devices'
 
-export interface KillDrill { kills: number, acknowledged: number, lost: number, doubled: number, /** Seconds from a kill until somebody was answered again, at most. */ goodAfterSeconds: number, stale: number }
+export interface KillDrill {
+  kills: number
+  acknowledged: number
+  lost: number
+  doubled: number
+  /** Seconds from a kill until somebody was answered again, at most. */ goodAfterSeconds: number
+  stale: number
+}
 
 /** Kills the server again and again under devices that post, starts it again, and counts. */
-export async function killDrill(database: TestDatabase, { kills, devices = 4, streams = 4, upMs = 350, seeded = Math.random }: { kills: number, devices?: number, streams?: number, upMs?: number, seeded?: () => number }): Promise<KillDrill> {
+export async function killDrill(
+  database: TestDatabase,
+  {
+    kills,
+    devices = 4,
+    streams = 4,
+    upMs = 350,
+    seeded = Math.random,
+  }: { kills: number; devices?: number; streams?: number; upMs?: number; seeded?: () => number },
+): Promise<KillDrill> {
   const port = await freePort()
   let app = await startApp(database.url, port)
   const base = () => app.base
@@ -61,9 +77,15 @@ export async function killDrill(database: TestDatabase, { kills, devices = 4, st
     }
     hangUp.abort()
     await Promise.all(followers)
-    return { kills, acknowledged: tally.acknowledged.size, lost, doubled, goodAfterSeconds: longestMs / 1000, stale: stale.length }
-  }
-  finally {
+    return {
+      kills,
+      acknowledged: tally.acknowledged.size,
+      lost,
+      doubled,
+      goodAfterSeconds: longestMs / 1000,
+      stale: stale.length,
+    }
+  } finally {
     stop.abort()
     hangUp.abort()
     await app.kill()

@@ -12,5 +12,8 @@ export function keepTable(name: 'kill' | 'database', head: string[], rows: (stri
   const text = readFileSync(page, 'utf8')
   const [from, to] = [text.indexOf(open), text.indexOf(close)]
   if (from < 0 || to < from) throw new Error(`docs/reliability.md has no place for ${name}`)
-  writeFileSync(page, `${text.slice(0, from + open.length)}\n${new Date().toISOString().slice(0, 10)}\n\n${table}\n${text.slice(to)}`)
+  writeFileSync(
+    page,
+    `${text.slice(0, from + open.length)}\n${new Date().toISOString().slice(0, 10)}\n\n${table}\n${text.slice(to)}`,
+  )
 }

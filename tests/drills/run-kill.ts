@@ -6,9 +6,12 @@ import { keepTable } from './reliability-page'
 const database = await freshDatabase()
 try {
   const drill = await killDrill(database, { kills: Number(process.env.ELDRIN_DRILL_KILLS ?? 1000) })
-  keepTable('kill', ['kills', 'acknowledged', 'lost', 'doubled', 'answered again after, s, at most', 'streams stale'], [[drill.kills, drill.acknowledged, drill.lost, drill.doubled, drill.goodAfterSeconds.toFixed(1), drill.stale]])
+  keepTable(
+    'kill',
+    ['kills', 'acknowledged', 'lost', 'doubled', 'answered again after, s, at most', 'streams stale'],
+    [[drill.kills, drill.acknowledged, drill.lost, drill.doubled, drill.goodAfterSeconds.toFixed(1), drill.stale]],
+  )
   process.exitCode = drill.lost + drill.doubled + drill.stale > 0 ? 1 : 0
-}
-finally {
+} finally {
   await database.drop()
 }

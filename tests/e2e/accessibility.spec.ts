@@ -4,125 +4,207 @@ import type { Page } from '@playwright/test'
 import { test, view } from './fixture'
 import { doStep } from './mechanic'
 
-const sizes = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } }
+interface Look {
+  scheme: 'light' | 'dark'
+  viewport: { width: number; height: number }
+}
+// Each theme once and each size once: colours do not depend on the size, nor the layout on the theme.
+const deskByDay: Look = { scheme: 'light', viewport: { width: 1280, height: 800 } }
+const phoneAtNight: Look = { scheme: 'dark', viewport: { width: 390, height: 844 } }
 
 test.describe.configure({ mode: 'parallel' })
-const schemes = ['light', 'dark'] as const
 
 /** Controls lower than a thumb wants, and letters smaller than an eye at arm's length. */
 function tooSmall(): string[] {
-  const shown = (element: Element) => element.checkVisibility({ visibilityProperty: true }) && !element.closest('.sr-only') && element.getBoundingClientRect().width > 2
-  const controls = [...document.querySelectorAll('a, button, summary, select, textarea, input:not([type=checkbox], [type=radio], [type=file], [type=range]), [role=radio], [role=tab]')]
-    .filter(element => shown(element) && !element.closest('svg') && element.getBoundingClientRect().height < 43.5)
-  const letters = [...document.querySelectorAll('body *:not(svg *, script, style)')]
-    .filter(element => [...element.childNodes].some(node => node.nodeType === Node.TEXT_NODE && node.textContent!.trim()) && shown(element) && Number.parseFloat(getComputedStyle(element).fontSize) < 12)
+  const shown = (element: Element) =>
+    element.checkVisibility({ visibilityProperty: true }) &&
+    !element.closest('.sr-only') &&
+    element.getBoundingClientRect().width > 2
+  const controls = [
+    ...document.querySelectorAll(
+      'a, button, summary, select, textarea, input:not([type=checkbox], [type=radio], [type=file], [type=range]), [role=radio], [role=tab]',
+    ),
+  ].filter(element => shown(element) && !element.closest('svg') && element.getBoundingClientRect().height < 43.5)
+  const letters = [...document.querySelectorAll('body *:not(svg *, script, style)')].filter(
+    element =>
+      [...element.childNodes].some(node => node.nodeType === Node.TEXT_NODE && node.textContent!.trim()) &&
+      shown(element) &&
+      Number.parseFloat(getComputedStyle(element).fontSize) < 12,
+  )
   return [...controls, ...letters].map(element => element.outerHTML.slice(0, 160))
 }
 
-/** Looks for violations on the page as it stands, for what is too small for a thumb or an eye, and for a page that scrolls sideways. */
-async function check(page: Page, what: string): Promise<void> {
+/** Looks at the page as it stands, in one size and theme: for violations, for what is too small for a thumb or an eye, for tokens in sentences, and whether it scrolls sideways. */
+async function checkIn({ scheme, viewport }: Look, page: Page, what: string): Promise<void> {
+  await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
+  await page.setViewportSize(viewport)
   expect(await page.evaluate(tooSmall), `${what}: too small`).toEqual([])
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze()
   expect(violations.map(violation => `${what}: ${violation.id}: ${violation.nodes[0]!.html}`)).toEqual([])
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${what} scrolls sideways`).toBeLessThanOrEqual(0)
+  const tokens = await page.evaluate(() =>
+    document.querySelector('.cm-content') ? [] : (document.body.innerText.match(/\{[^}\n]*\}/g) ?? []),
+  )
+  expect(tokens, `${what}: a sentence that nobody rendered`).toEqual([])
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+    `${what} scrolls sideways`,
+  ).toBeLessThanOrEqual(0)
 }
 
-// Each view once in each theme and once at each size: colours do not depend on the size, nor its layout on the theme.
-for (const scheme of schemes) {
-  for (const [name, viewport] of Object.entries(sizes).filter(([size]) => (scheme === 'light') === (size === 'desk'))) {
-    test.describe(`no violation, ${scheme}, ${name}`, () => {
-      test.beforeEach(async ({ page }) => {
-        test.setTimeout(600_000)
-        await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
-        await page.setViewportSize(viewport)
-      })
-
-      test('on the views of a job', async ({ page, stage }) => {
-        const jobId = await stage.openJob()
-        await view(page, stage, jobId, 'work')
-        for (let step = 0; step < 3; step++) await doStep(page)
-        for (const path of ['work', 'plan', 'car', 'car?at=mating', 'car?at=ledger', 'car?at=refit', 'bolts?group=bell-bolts', 'bolts?step=cover-tighten', 'bolts?group=bell-bolts&run=tighten', 'pedal', 'pedal?at=advice', 'prove', 'prove?at=road', 'prove?at=cause', 'prove?at=break-in', 'prove?at=papers', 'prove?at=money', 'papers/estimate', 'handover']) {
-          await view(page, stage, jobId, path)
-          await check(page, path)
-        }
-      })
-
-      test('on the bench', async ({ page, stage }) => {
-        const jobId = await stage.openJob()
-        for (const path of ['bench', 'bench?sheet=flywheel', 'bench?sheet=capacity', 'bench?at=open', 'bench?at=ways&sheet=flywheel', 'bench?at=parts', 'bench?at=marks', 'bench?at=bolts', 'pedal?sheet=pedal-geometry', 'pedal?at=learn']) {
-          await view(page, stage, jobId, path)
-          await check(page, path)
-        }
-      })
-
-      test('on the yard, at take-in and in the Library', async ({ page, stage }) => {
-        for (const path of ['', '?at=week', 'jobs/new', 'library', 'library?at=history', 'library?at=learned', 'library?at=garage', 'library/cars/3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0001', 'library/packs/rwd-longitudinal']) {
-          await page.goto(`${stage.app.base}/${path}`)
-          await page.locator('#sheet h1').first().waitFor()
-          await check(page, path)
-        }
-        await page.locator('.cm-content').waitFor()
-        await check(page, 'pack editor')
-      })
-
-      test('on what opens on plan, bolts and work', async ({ page, stage }) => {
-        const jobId = await stage.openJob()
-        await view(page, stage, jobId, 'plan')
-        await page.getByTestId('row-pull-box').click()
-        await check(page, 'plan, a step asked')
-        await page.keyboard.press('Escape')
-        for (const tab of ['How', 'When', 'Tools', 'Parts']) {
-          await page.getByRole('tab', { name: tab }).click()
-          await check(page, `plan, ${tab}`)
-        }
-        await view(page, stage, jobId, 'bolts?group=bell-bolts')
-        await page.getByRole('button', { name: /^bolt 1 at/ }).click()
-        await check(page, 'a bolt asked')
-        for (const [button, field] of [['Size, tool, note', 'Thread'], ['Name it with its source', 'Torque']] as const) {
-          await page.getByRole('button', { name: button }).click()
-          await page.getByLabel(field, { exact: true }).fill(field === 'Torque' ? '40' : 'M10')
-          await check(page, button)
-          await page.keyboard.press('Escape')
-          await page.getByRole('dialog').waitFor({ state: 'detached' })
-        }
-        await view(page, stage, jobId, 'car')
-        await page.getByRole('button', { name: /Step by step/ }).first().click()
-        await page.getByRole('button', { name: /^Engine/ }).first().click()
-        await check(page, 'car, a thing asked')
-        await view(page, stage, jobId, 'work')
-        await page.keyboard.press('x')
-        await page.getByLabel('What will not go').waitFor()
-        await check(page, 'trouble dialog')
-        await page.getByRole('button', { name: /A bolt will not turn/ }).click()
-        await check(page, 'which bolt it is')
-        await page.getByLabel('Which one').fill('the long one')
-        await page.getByRole('button', { name: 'This one' }).click()
-        await page.getByTestId('ladder').waitFor()
-        await check(page, 'a ladder')
-      })
-
-      test('on what opens on the bench', async ({ page, stage }) => {
-        const jobId = await stage.openJob()
-        await view(page, stage, jobId, 'bench?at=open')
-        await page.getByTestId('reach-crank-seal').getByRole('button').click()
-        await page.getByRole('heading', { name: 'Two schools' }).waitFor()
-        await check(page, 'a part in reach asked')
-        await view(page, stage, jobId, 'bench?at=marks')
-        await page.getByTestId('way-round-disc').getByRole('button', { name: /Note it/ }).click()
-        await check(page, 'which way round, being noted')
-        await view(page, stage, jobId, 'bench?at=parts')
-        await page.getByTestId('part-clutch-kit').getByRole('button', { name: /By hand/ }).click()
-        await check(page, 'an order by hand')
-        await page.keyboard.press('Escape')
-        await view(page, stage, jobId, 'bench?sheet=flywheel')
-        for (const [index, height] of ['0.02', '0.04', '0.9', 'x'].entries()) {
-          await page.getByLabel('at, degrees').fill(String(index * 45))
-          await page.getByLabel('dial shows').fill(height)
-          await page.getByRole('button', { name: 'Take it' }).click()
-        }
-        await page.getByTestId('polar').waitFor()
-        await check(page, 'flywheel with readings')
-      })
-    })
-  }
+/** The page as it stands, at both sizes and in both themes, and back to the desk by day. */
+async function check(page: Page, what: string): Promise<void> {
+  await checkIn(phoneAtNight, page, `${what}, phone, dark`)
+  await checkIn(deskByDay, page, `${what}, desk, light`)
 }
+
+test.describe('no violation', () => {
+  test.beforeEach(async ({ page }) => {
+    test.setTimeout(1_200_000)
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' })
+  })
+
+  test('on the views of a job', async ({ page, stage }) => {
+    const jobId = await stage.openJob()
+    await view(page, stage, jobId, 'work')
+    for (let step = 0; step < 3; step++) await doStep(page)
+    for (const path of [
+      'work',
+      'plan',
+      'car',
+      'car/mating',
+      'car/ledger',
+      'car/refit',
+      'bolts/bell-bolts',
+      'bolts/run/cover-tighten',
+      'bolts/bell-bolts/tighten',
+      'pedal',
+      'pedal/advice',
+      'prove',
+      'prove/road',
+      'prove/cause',
+      'prove/break-in',
+      'prove/papers',
+      'prove/money',
+      'papers/estimate',
+      'handover',
+    ]) {
+      await view(page, stage, jobId, path)
+      await check(page, path)
+    }
+  })
+
+  test('on the bench', async ({ page, stage }) => {
+    const jobId = await stage.openJob()
+    for (const path of [
+      'bench',
+      'bench/flywheel',
+      'bench/capacity',
+      'bench/open',
+      'bench/flywheel/ways',
+      'bench/parts',
+      'bench/marks',
+      'bench/bolts',
+      'pedal/pedal-geometry',
+      'pedal/learn',
+    ]) {
+      await view(page, stage, jobId, path)
+      await check(page, path)
+    }
+  })
+
+  test('on the yard, at take-in and in the Library', async ({ page, stage }) => {
+    for (const path of [
+      '',
+      'week',
+      'jobs/new',
+      'library',
+      'library/cars',
+      'library/learned',
+      'library/garage',
+      'library/cars/3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0001',
+      'library/packs/rwd-longitudinal',
+    ]) {
+      await page.goto(`${stage.app.base}/${path}`)
+      await page.locator('#sheet h1').first().waitFor()
+      await check(page, path)
+    }
+    await page.locator('.cm-content').waitFor()
+    await check(page, 'pack editor')
+  })
+
+  test('on what opens on plan, bolts and work', async ({ page, stage }) => {
+    const jobId = await stage.openJob()
+    await view(page, stage, jobId, 'plan')
+    await page.getByTestId('row-pull-box').click()
+    await check(page, 'plan, a step asked')
+    await page.keyboard.press('Escape')
+    for (const tab of ['How', 'When', 'Tools', 'Parts']) {
+      await page.getByRole('tab', { name: tab }).click()
+      await check(page, `plan, ${tab}`)
+    }
+    await view(page, stage, jobId, 'bolts/bell-bolts')
+    await page.getByRole('button', { name: /^bolt 1 at/ }).click()
+    await check(page, 'a bolt asked')
+    for (const [button, field] of [
+      ['Size, tool, note', 'Thread'],
+      ['Name it with its source', 'Torque'],
+    ] as const) {
+      await page.getByRole('button', { name: button }).click()
+      await page.getByLabel(field, { exact: true }).fill(field === 'Torque' ? '40' : 'M10')
+      await check(page, button)
+      await page.keyboard.press('Escape')
+      await page.getByRole('dialog').waitFor({ state: 'detached' })
+    }
+    await view(page, stage, jobId, 'car')
+    await page
+      .getByRole('button', { name: /Step by step/ })
+      .first()
+      .click()
+    await page
+      .getByRole('button', { name: /^Engine/ })
+      .first()
+      .click()
+    await check(page, 'car, a thing asked')
+    await view(page, stage, jobId, 'work')
+    await page.keyboard.press('x')
+    await page.getByLabel('What will not go').waitFor()
+    await check(page, 'trouble dialog')
+    await page.getByRole('button', { name: /A bolt will not turn/ }).click()
+    await check(page, 'which bolt it is')
+    await page.getByLabel('Which one').fill('the long one')
+    await page.getByRole('button', { name: 'This one' }).click()
+    await page.getByTestId('ladder').waitFor()
+    await check(page, 'a ladder')
+  })
+
+  test('on what opens on the bench', async ({ page, stage }) => {
+    const jobId = await stage.openJob()
+    await view(page, stage, jobId, 'bench/open')
+    await page.getByTestId('reach-crank-seal').getByRole('button').click()
+    await page.getByRole('heading', { name: 'Two schools' }).waitFor()
+    await check(page, 'a part in reach asked')
+    await view(page, stage, jobId, 'bench/marks')
+    await page
+      .getByTestId('way-round-disc')
+      .getByRole('button', { name: /Note it/ })
+      .click()
+    await check(page, 'which way round, being noted')
+    await view(page, stage, jobId, 'bench/parts')
+    await page
+      .getByTestId('part-clutch-kit')
+      .getByRole('button', { name: /By hand/ })
+      .click()
+    await check(page, 'an order by hand')
+    await page.keyboard.press('Escape')
+    await view(page, stage, jobId, 'bench/flywheel')
+    for (const [index, height] of ['0.02', '0.04', '0.9', 'x'].entries()) {
+      await page.getByLabel('at, degrees').fill(String(index * 45))
+      await page.getByLabel('dial shows').fill(height)
+      await page.getByRole('button', { name: 'Take it' }).click()
+    }
+    await page.getByTestId('polar').waitFor()
+    await check(page, 'flywheel with readings')
+  })
+})

@@ -13,13 +13,23 @@ async function atGauge(port: number) {
   return { tell: (message: object) => socket.send(JSON.stringify(message)), close: () => socket.close() }
 }
 const bench = (page: Page, stage: Stage, jobId: string, query: string) => view(page, stage, jobId, `bench?${query}`)
-const byHand = (stage: Stage, path: string, body: object = {}) => fetch(`${stage.supplierUrl}/hand/${path}`, { method: 'POST', body: JSON.stringify(body) })
-const finishOf = async (stage: Stage, jobId: string) => { const { plan, clock } = await stage.state(jobId); return Date.parse(clock!.at) + (plan!.steps.at(-1)!.finishMinutes - clock!.minutes) * 60_000 }
+const byHand = (stage: Stage, path: string, body: object = {}) =>
+  fetch(`${stage.supplierUrl}/hand/${path}`, { method: 'POST', body: JSON.stringify(body) })
+const finishOf = async (stage: Stage, jobId: string) => {
+  const { plan, clock } = await stage.state(jobId)
+  return Date.parse(clock!.at) + (plan!.steps.at(-1)!.finishMinutes - clock!.minutes) * 60_000
+}
 
-test('from covers off to clutch centred: a warped flywheel is found, a way is chosen, the finish moves', async ({ page, emptyStage: stage }) => {
-  test.setTimeout(240_000)
+test('from covers off to clutch centred: a warped flywheel is found, a way is chosen, the finish moves', async ({
+  page,
+  emptyStage: stage,
+}) => {
   // Round the clock: over a closed weekend a part that comes on Sunday moves nothing.
-  const answer = await fetch(`${stage.app.base}/api/garage`, { method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ hours: null }) })
+  const answer = await fetch(`${stage.app.base}/api/garage`, {
+    method: 'PATCH',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ hours: null }),
+  })
   expect(answer.ok).toBe(true)
   const gauge = await startGauge({ port: 0, seed: 4 })
   const hand = await atGauge(gauge.port)
@@ -36,7 +46,10 @@ test('from covers off to clutch centred: a warped flywheel is found, a way is ch
   hand.tell({ type: 'round', places: 12 })
   await expect(page.getByTestId('dial-readings').getByRole('listitem')).toHaveCount(13)
   await expect(page.getByTestId('verdict')).toContainText('Most of it is warp')
-  await expect(page.getByTestId('polar').getByRole('img')).toHaveAttribute('aria-label', /Runout 0\.\d\d\smm.* warp 0\.[12]\d\smm/)
+  await expect(page.getByTestId('polar').getByRole('img')).toHaveAttribute(
+    'aria-label',
+    /Runout 0\.\d\d\smm.* warp 0\.[12]\d\smm/,
+  )
   await page.getByRole('radio', { name: 'warped' }).click()
   await page.getByLabel('Thickness at the face').fill('24.6')
   await page.getByLabel('Least thickness').fill('23.8')
@@ -44,7 +57,7 @@ test('from covers off to clutch centred: a warped flywheel is found, a way is ch
   await expect(page.getByTestId('verdict')).toContainText('If it is machined')
 
   await page.getByRole('link', { name: 'Keep it, machine it, buy a new one' }).click()
-  await expect(page.getByTestId('advice')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByTestId('advice')).toBeVisible({ timeout: 120_000 })
   await expect(page.getByTestId('advice')).not.toContainText('Keep it')
   await expect(page.getByTestId('way-single')).toContainText('It is a single-mass already.')
   await settled(page)
@@ -81,7 +94,9 @@ test('from covers off to clutch centred: a warped flywheel is found, a way is ch
     title = await doStep(page)
   }
   await settled(page)
-  expect((await stage.state(jobId)).readings.findLast(reading => reading.readingId === 'tool-slides')!.value).toBe('slides freely')
+  expect((await stage.state(jobId)).readings.findLast(reading => reading.readingId === 'tool-slides')!.value).toBe(
+    'slides freely',
+  )
   hand.close()
   await gauge.close()
 })
@@ -122,11 +137,14 @@ test('bad readings are kept as entered, marked with the reason, and left out', a
   await expect(page.getByLabel('Thickness when new')).toHaveValue('0.33')
 })
 
-test('while it is open: sure or not, the advice turns; an offer is taken, a part put into the plan', async ({ page, stage }) => {
+test('while it is open: sure or not, the advice turns; an offer is taken, a part put into the plan', async ({
+  page,
+  stage,
+}) => {
   const jobId = await jobUpTo(stage, 'flywheel-look')
   await bench(page, stage, jobId, 'at=open')
   const seal = page.getByTestId('reach-crank-seal')
-  await expect(seal).toContainText('$', { timeout: 20_000 })
+  await expect(seal).toContainText('$')
   const slider = seal.getByRole('slider')
   await slider.fill('0')
   await expect(seal).toContainText('Leave')
@@ -145,7 +163,10 @@ test('while it is open: sure or not, the advice turns; an offer is taken, a part
   expect(state.renewals['crank-seal']!.decision).toBe('renew')
 })
 
-test('a part that is late moves the Yard by itself; the supplier down, an order is written by hand', async ({ page, emptyStage: stage }) => {
+test('a part that is late moves the Yard by itself; the supplier down, an order is written by hand', async ({
+  page,
+  emptyStage: stage,
+}) => {
   const jobId = await jobUpTo(stage, 'flywheel-bolts-out', { flywheel: 'new' })
   await bench(page, stage, jobId, 'at=parts')
   const part = page.getByTestId('part-flywheel')
@@ -158,12 +179,15 @@ test('a part that is late moves the Yard by itself; the supplier down, an order 
   const before = await done.innerText()
   const { orders } = await stage.state(jobId)
   await byHand(stage, `orders/${orders[0]!.orderNo}/later`)
-  await expect(done).not.toHaveText(before, { timeout: 15_000 })
+  await expect(done).not.toHaveText(before)
 
   await byHand(stage, 'mood', { mood: 'down' })
   await bench(page, stage, jobId, 'at=parts')
   await expect(page.getByText('We are closed for stock-taking')).toBeVisible()
-  await page.getByTestId('part-clutch-kit').getByRole('button', { name: /By hand/ }).click()
+  await page
+    .getByTestId('part-clutch-kit')
+    .getByRole('button', { name: /By hand/ })
+    .click()
   await page.getByRole('button', { name: 'Keep this order' }).click()
   await expect(page.getByText('This cannot be empty.')).toBeVisible()
   await page.getByLabel('From whom').fill('Counter in town')
@@ -173,7 +197,10 @@ test('a part that is late moves the Yard by itself; the supplier down, an order 
   await expect(page.getByTestId('part-clutch-kit')).toContainText('due')
 })
 
-test('which way round is noted, asked again at refit, and no old part goes before the car has driven', async ({ page, stage }) => {
+test('which way round is noted, asked again at refit, and no old part goes before the car has driven', async ({
+  page,
+  stage,
+}) => {
   const jobId = await jobUpTo(stage, 'disc-set')
   await bench(page, stage, jobId, 'at=marks')
   const disc = page.getByTestId('way-round-disc')
@@ -182,12 +209,19 @@ test('which way round is noted, asked again at refit, and no old part goes befor
   await disc.getByLabel('Mark made').fill('paint at 12 o’clock')
   await disc.getByRole('button', { name: 'Keep it' }).click()
   await expect(disc).toContainText('to be confirmed')
-  await page.getByTestId('old-disc').getByRole('button', { name: /Throw it away/ }).click()
+  await page
+    .getByTestId('old-disc')
+    .getByRole('button', { name: /Throw it away/ })
+    .click()
   await expect(page.getByText('Not before the car has driven.')).toBeVisible()
   await settled(page)
   await view(page, stage, jobId, 'work')
   await expect(page.getByTestId('step-title')).toContainText('Clean hands')
-  await page.getByRole('radiogroup', { name: /wanted$/ }).getByRole('radio').first().click()
+  await page
+    .getByRole('radiogroup', { name: /wanted$/ })
+    .getByRole('radio')
+    .first()
+    .click()
   await page.getByTestId('done').click()
   await expect(page.getByText('Which way does it go in?')).toBeVisible()
   await page.getByRole('button', { name: 'It goes in so' }).click()

@@ -14,22 +14,40 @@ const boardOf = async (stage: Stage, jobId: string, group = 'bell-bolts') => (aw
 /** A hand on the simulated wrench. */
 async function handOn(port: number) {
   const socket = new WebSocket(`ws://127.0.0.1:${port}/hand`)
-  // After a click the wrench is free again only when Eldrin has put it on the next bolt.
-  let free = true
-  socket.on('message', (data) => {
+  let now: { stopped: string | null; putOn: number; fault: string } = { stopped: null, putOn: 0, fault: 'none' }
+  let pulledAt = 0
+  socket.on('message', data => {
     for (const line of String(data).split('\n').filter(Boolean)) {
-      const message = JSON.parse(line) as { type: string, stopped?: string | null }
-      if (message.type === 'state') free = message.stopped === null
+      const message = JSON.parse(line) as { type: string } & typeof now
+      if (message.type === 'state') now = message
     }
   })
   await new Promise<void>((resolve, reject) => socket.once('open', () => resolve()).once('error', reject))
   const tell = (message: object) => socket.send(JSON.stringify(message))
-  return { pull: (degrees: number) => tell({ type: 'pull', degrees }), ready: () => expect.poll(() => free).toBe(true), fault: (fault: string) => tell({ type: 'fault', fault }), letGo: () => socket.terminate() }
+  /** Waits until the wrench was put on a bolt by what is done. */
+  const putOnBy = async (act: () => unknown) => {
+    const { putOn } = now
+    await act()
+    await expect.poll(() => now.putOn).toBeGreaterThan(putOn)
+  }
+  /** After a pull the wrench is free again only when Eldrin has put it on the next bolt. */
+  const ready = () => expect.poll(() => now.stopped === null && now.putOn > pulledAt).toBe(true)
+  return {
+    ready,
+    pull: async (degrees: number) => {
+      await ready()
+      pulledAt = now.putOn
+      tell({ type: 'pull', degrees })
+    },
+    fault: (fault: string) => putOnBy(() => tell({ type: 'fault', fault })),
+    putOnBy,
+    letGo: () => socket.terminate(),
+  }
 }
 
 test('the board answers whether one is left before the box is pulled', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
-  await view(page, stage, jobId, 'bolts?group=bell-bolts')
+  await view(page, stage, jobId, 'bolts/bell-bolts')
   await expect(page.getByTestId('board-count')).toHaveText('5 are still in, 3 of 8 out.')
   await page.getByRole('button', { name: 'Correct places' }).click()
   const board = page.getByTestId('board')
@@ -69,11 +87,23 @@ test('the board answers whether one is left before the box is pulled', async ({ 
   await expect(page.getByTestId('step-title')).not.toContainText('lowest bell bolts')
   await settled(page)
   const { bolts } = await boardOf(stage, jobId)
-  expect(bolts.map(bolt => bolt.condition)).toEqual(['good', 'good', 'good', null, 'good', 'good', 'corroded', null, null])
+  expect(bolts.map(bolt => bolt.condition)).toEqual([
+    'good',
+    'good',
+    'good',
+    null,
+    'good',
+    'good',
+    'corroded',
+    null,
+    null,
+  ])
 })
 
 test('a bolt that the board still counts holds the box', async ({ page, stage }) => {
-  const jobId = await jobUpTo(stage, 'pull-box', {}, mechanic => mechanic.write('bolt-placed', { group: 'bell-bolts', boltId: 'twelve', xMm: 0, yMm: 186 }))
+  const jobId = await jobUpTo(stage, 'pull-box', {}, mechanic =>
+    mechanic.write('bolt-placed', { group: 'bell-bolts', boltId: 'twelve', xMm: 0, yMm: 186 }),
+  )
   await view(page, stage, jobId, 'work')
   await expect(page.getByRole('note')).toContainText('One is left: bolt 9 at 12 o’clock')
   await page.getByRole('link', { name: 'Bolts', exact: true }).click()
@@ -86,7 +116,7 @@ test('a bolt that the board still counts holds the box', async ({ page, stage })
 
 test('a figure typed in the wrong unit is caught and put right', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
-  await view(page, stage, jobId, 'bolts?group=cover-bolts')
+  await view(page, stage, jobId, 'bolts/cover-bolts')
   await page.getByRole('button', { name: 'Say what the bolts are' }).click()
   const form = page.getByRole('dialog')
   await form.getByLabel('Thread', { exact: true }).fill('M8x7')
@@ -114,7 +144,7 @@ test('a figure typed in the wrong unit is caught and put right', async ({ page, 
 
 test('two sources stand side by side, and a missing figure is taken under a name', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
-  await view(page, stage, jobId, 'bolts?group=cover-bolts')
+  await view(page, stage, jobId, 'bolts/cover-bolts')
   await page.getByRole('button', { name: 'Name it with its source' }).click()
   await nameFigure(page, '25', 'Vehicle book', 'Book, sheet 30-4')
   await page.getByRole('button', { name: 'Name another figure' }).click()
@@ -133,16 +163,24 @@ test('two sources stand side by side, and a missing figure is taken under a name
   await page.getByRole('dialog').waitFor({ state: 'detached' })
   await settled(page)
   await page.goto(`${stage.app.base}/jobs/${jobId}/handover`)
-  await expect(page.getByRole('row', { name: /Bell bolts/ })).toContainText('No specification was found. Computed, not a specification: Maren: no book to be had')
+  await expect(page.getByRole('row', { name: /Bell bolts/ })).toContainText(
+    'No specification was found. Computed, not a specification: Maren: no book to be had',
+  )
 })
 
 test('the card is printed at one to one', async ({ page, stage }, info) => {
   const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
-  await view(page, stage, jobId, 'bolts?group=bell-bolts')
-  for (const [paper, pageMm] of [['A4', [210, 297]], ['Letter', [215.9, 279.4]]] as const) {
+  await view(page, stage, jobId, 'bolts/bell-bolts')
+  for (const [paper, pageMm] of [
+    ['A4', [210, 297]],
+    ['Letter', [215.9, 279.4]],
+  ] as const) {
     await page.getByRole('button', { name: 'Print' }).click()
     await page.getByRole('radio', { name: paper, exact: true }).click()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card at 1:1, PDF' }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Card at 1:1, PDF' }).click(),
+    ])
     const path = info.outputPath(`card-${paper}.pdf`)
     await download.saveAs(path)
     const state = await stage.state(jobId)
@@ -162,7 +200,9 @@ test('the card is printed at one to one', async ({ page, stage }, info) => {
     for (const [index, hole] of holes.entries()) {
       const shown = sheets.flatMap(({ window }, sheet) => {
         const [x, y] = [hole.x - window!.fromX, hole.y - window!.fromY]
-        return x > 8 && y > 8 && x < window!.widthMm - 8 && y < window!.heightMm - 8 ? [circleDrawn(pages[sheet]!, x + window!.x, y + window!.y, holeMm(board.bolts[index]!) / 2)] : []
+        return x > 8 && y > 8 && x < window!.widthMm - 8 && y < window!.heightMm - 8
+          ? [circleDrawn(pages[sheet]!, x + window!.x, y + window!.y, holeMm(board.bolts[index]!) / 2)]
+          : []
       })
       expect(shown.length).toBeGreaterThan(0)
       for (const share of shown) expect(share).toBeGreaterThan(0.97)
@@ -172,23 +212,31 @@ test('the card is printed at one to one', async ({ page, stage }, info) => {
     await page.getByRole('button', { name: 'Close' }).click()
   }
   await page.getByRole('button', { name: 'Print' }).click()
-  const [labels] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Bag labels, PDF' }).click()])
+  const [labels] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Bag labels, PDF' }).click(),
+  ])
   await labels.saveAs(info.outputPath('labels.pdf'))
   expect(pdfText(info.outputPath('labels.pdf'))).toContain('Bell bolts')
-  const [svg] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card, SVG' }).click()])
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Card, SVG' }).click(),
+  ])
   await svg.saveAs(info.outputPath('card.svg'))
   expect(readFileSync(info.outputPath('card.svg'), 'utf8')).toMatch(/^<\?xml.*\n<svg [^>]*width="[\d.]+mm"/)
 })
 
 /** Pulls until the count of turns stands at `turns`. */
 async function pullTo(page: Page, hand: Awaited<ReturnType<typeof handOn>>, turns: number, of: number) {
-  await hand.ready()
-  hand.pull(1500)
+  await hand.pull(1500)
   await expect(page.getByText(`${turns} of ${of}`)).toBeVisible()
 }
 
-test('a whole run with the wrench that speaks, one bolt that bottoms caught, resumed on another device', async ({ page, stage, browser }) => {
-  test.setTimeout(120_000)
+test('a whole run with the wrench that speaks, one bolt that bottoms caught, resumed on another device', async ({
+  page,
+  stage,
+  browser,
+}) => {
   const wrench = await startWrench({ port: 0, seed: 12 })
   const hand = await handOn(wrench.port)
   try {
@@ -204,18 +252,18 @@ test('a whole run with the wrench that speaks, one bolt that bottoms caught, res
       await on.getByRole('button', { name: 'Connect' }).click()
       await expect(on.getByText('Simulated wrench speaks.')).toBeVisible()
     }
-    await connect(page)
+    await hand.putOnBy(() => connect(page))
     for (let turn = 1; turn <= 3; turn++) await pullTo(page, hand, turn, 24)
     await expect(page.getByTestId('curve')).toBeVisible()
     await hand.ready()
-    hand.fault('bottomed')
-    hand.pull(1500)
+    await hand.fault('bottomed')
+    await hand.pull(1500)
     await expect(page.getByTestId('stop')).toContainText(/Bolt \d: tight too early\. Stop\./)
     await expect(page.getByText('3 of 24')).toBeVisible()
     await page.keyboard.press('Space')
     await expect(page.getByText('3 of 24')).toBeVisible()
-    hand.fault('none')
-    await page.getByRole('button', { name: 'Right length put in' }).click()
+    await hand.fault('none')
+    await hand.putOnBy(() => page.getByRole('button', { name: 'Right length put in' }).click())
     for (let turn = 4; turn <= 8; turn++) await pullTo(page, hand, turn, 24)
     await settled(page)
 
@@ -223,7 +271,7 @@ test('a whole run with the wrench that speaks, one bolt that bottoms caught, res
     const other = await (await browser.newContext()).newPage()
     await other.goto(`${stage.app.base}/jobs/${jobId}/bolts`)
     await expect(other.getByText('8 of 24')).toBeVisible()
-    await connect(other)
+    await hand.putOnBy(() => connect(other))
     for (let turn = 9; turn <= 24; turn++) await pullTo(other, hand, turn, 24)
     await expect(other.getByText('Every bolt is at its figure and checked.')).toBeVisible()
     await other.getByRole('button', { name: 'Step done' }).click()
@@ -232,10 +280,10 @@ test('a whole run with the wrench that speaks, one bolt that bottoms caught, res
     const [run] = (await stage.state(jobId)).runs.filter(entry => entry.group === 'cover-bolts')
     expect(run!.stops).toMatchObject([{ verdict: 'early', by: 'wrench', cleared: 'Right length put in' }])
     expect(run!.turns).toHaveLength(24)
-    for (const turn of run!.turns.filter(entry => entry.passIndex === 2)) expect(turn.reading!.peakNm).toBeGreaterThan(20.8)
+    for (const turn of run!.turns.filter(entry => entry.passIndex === 2))
+      expect(turn.reading!.peakNm).toBeGreaterThan(20.8)
     await other.context().close()
-  }
-  finally {
+  } finally {
     hand.letGo()
     await wrench.close()
   }
@@ -269,7 +317,7 @@ test('a bolt that gives way under the hand opens the way out', async ({ page, st
 
 test('a group is loosened in stages without a figure', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
-  await view(page, stage, jobId, 'bolts?group=cover-bolts&run=loosen')
+  await view(page, stage, jobId, 'bolts/cover-bolts/loosen')
   await page.getByRole('button', { name: 'Start the run' }).click()
   await expect(page.getByRole('img', { name: 'Next is bolt 1 of 6, 180°' })).toBeVisible()
   for (let turn = 1; turn <= 18; turn++) {
@@ -303,9 +351,12 @@ test('wrenches are kept in the Library, wrong ones refused at their field', asyn
   await expect(page.getByRole('listitem').filter({ hasText: 'Beam wrench' })).toBeVisible()
 })
 
-test('a figure far beyond what such fasteners have is asked about, and the bolts can be told where it is not judged', async ({ page, stage }) => {
+test('a figure far beyond what such fasteners have is asked about, and the bolts can be told where it is not judged', async ({
+  page,
+  stage,
+}) => {
   const jobId = await stage.openJob()
-  await view(page, stage, jobId, 'bolts?group=cover-bolts')
+  await view(page, stage, jobId, 'bolts/cover-bolts')
   await page.getByRole('button', { name: 'Name it with its source' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Torque').fill('250')

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test'
 import { DemoMechanic } from '../../server/demo/play'
-import { appendEvents } from '../../server/job-log'
+import { appendEvents } from '../../server/jobs/append'
 import { garageId, personId } from '../support/requests'
 import { jobUpTo, settled, test, view } from './fixture'
 import { doStep } from './mechanic'
@@ -9,14 +9,17 @@ const HOUR = 3_600_000
 
 test('two days later: what is off, loose and open, what holds it, and on with the work', async ({ page, stage }) => {
   const jobId = await stage.openJob()
-  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now() - 56 * HOUR).workUntil('last-bell-bolts')
+  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now() - 56 * HOUR).workUntil(
+    'last-bell-bolts',
+  )
   await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
   const state = await stage.state(jobId)
   await view(page, stage, jobId, 'car')
   const panel = page.getByTestId('return-panel')
   await expect(panel).toContainText('2 days ago')
   await expect(panel).toContainText('Before you go under')
-  for (const held of ['Engine support beam', 'Jack and strap under the box', 'Jack stands under the car']) await expect(panel).toContainText(held)
+  for (const held of ['Engine support beam', 'Jack and strap under the box', 'Jack stands under the car'])
+    await expect(panel).toContainText(held)
   await expect(panel).toContainText('No stroke of the pedal')
   await expect(panel).toContainText('Take the last two bell bolts out')
 
@@ -25,7 +28,10 @@ test('two days later: what is off, loose and open, what holds it, and on with th
   await expect(side.locator('[data-thing=gearbox]')).toHaveAttribute('data-stand', 'loose')
   await expect(side.locator('[data-thing=box-jack]')).toHaveAttribute('data-stand', 'held')
   await expect(page.getByTestId('carried-engine-and-box')).toContainText('Jack and strap under the box')
-  await page.getByTestId('carried-engine-and-box').getByRole('button', { name: /Step by step/ }).click()
+  await page
+    .getByTestId('carried-engine-and-box')
+    .getByRole('button', { name: /Step by step/ })
+    .click()
   await expect(page.getByRole('row', { name: /Draw the box/ })).toBeVisible()
 
   await page.getByRole('button', { name: /^Transmission/ }).click()
@@ -45,9 +51,12 @@ test('two days later: what is off, loose and open, what holds it, and on with th
 })
 
 // A stage of its own: the book figures of a car go with it from job to job.
-test('what came off is listed by kind, found, settled; a part used once goes back only as a new one', async ({ page, emptyStage: stage }) => {
+test('what came off is listed by kind, found, settled; a part used once goes back only as a new one', async ({
+  page,
+  emptyStage: stage,
+}) => {
   const jobId = await jobUpTo(stage, 'ball-joints-part.refit')
-  await view(page, stage, jobId, 'car?at=ledger')
+  await view(page, stage, jobId, 'car/ledger')
   const lines = page.locator('[data-testid^=line-]')
   const all = await lines.count()
   await page.getByRole('radio', { name: /^Holds/ }).click()
@@ -65,7 +74,7 @@ test('what came off is listed by kind, found, settled; a part used once goes bac
   await expect(page.getByText(/no figure is named\. Somebody drives on them/).first()).toBeVisible()
   await doStep(page)
   await settled(page)
-  await view(page, stage, jobId, 'car?at=ledger')
+  await view(page, stage, jobId, 'car/ledger')
   await page.getByRole('radio', { name: /^Settled/ }).click()
   await expect(page.getByTestId('line-ball-joint-bolt')).toContainText('new in its place')
   await page.getByRole('radio', { name: /^Still off/ }).click()
@@ -75,10 +84,14 @@ test('what came off is listed by kind, found, settled; a part used once goes bac
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(page.getByTestId('line-undertray-screws')).toHaveCount(0)
   await settled(page)
-  expect((await stage.state(jobId)).leftOpen).toMatchObject({ 'item:undertray-screws': { reason: 'Two are gone; ordered.', personId } })
-  await view(page, stage, jobId, 'car?at=refit')
+  expect((await stage.state(jobId)).leftOpen).toMatchObject({
+    'item:undertray-screws': { reason: 'Two are gone; ordered.', personId },
+  })
+  await view(page, stage, jobId, 'car/refit')
   await page.getByRole('button', { name: /^All \d+/ }).click()
-  await expect(page.getByText('Mounts stay loose until all are started; one tightened early pulls the others out of line.')).toBeVisible()
+  await expect(
+    page.getByText('Mounts stay loose until all are started; one tightened early pulls the others out of line.'),
+  ).toBeVisible()
 })
 
 test('refitted to the last entry: the ledger is at zero and the car whole', async ({ page, stage }) => {
@@ -86,7 +99,7 @@ test('refitted to the last entry: the ledger is at zero and the car whole', asyn
   await view(page, stage, jobId, 'car')
   await expect(page.getByRole('heading', { name: 'The car is whole' })).toBeVisible()
   await expect(page.locator('[data-view=side] [data-stand]:not([data-stand=whole])')).toHaveCount(0)
-  await view(page, stage, jobId, 'car?at=ledger')
+  await view(page, stage, jobId, 'car/ledger')
   await expect(page.getByRole('radio', { name: /^Still off 0/ })).toBeVisible()
   await page.getByRole('radio', { name: /^Both/ }).click()
   expect(await page.locator('[data-testid^=line-]').count()).toBeGreaterThan(40)

@@ -4,7 +4,7 @@ import { reduceJob } from '../../core/job'
 import type { JobEvent, JobState } from '../../core/job'
 import { forGarage } from '../../server/db/for-garage'
 import { DemoMechanic } from '../../server/demo/play'
-import { appendEvents } from '../../server/job-log'
+import { appendEvents } from '../../server/jobs/append'
 import type { RunningApp } from '../support/app'
 import { startAppWithSupplier } from '../support/app-with-supplier'
 import type { TestDatabase } from '../support/database'
@@ -28,41 +28,55 @@ async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
   const events = (jobId: string) => forGarage(database.db, garageId).jobs.events(jobId)
   try {
     await use({
-      database, app, supplierUrl, events,
+      database,
+      app,
+      supplierUrl,
+      events,
       state: async jobId => reduceJob(await events(jobId)),
       openJob: async (change = {}) => {
         const request = newJobRequest(change)
-        const response = await fetch(`${app.base}/api/jobs`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(request) })
+        const response = await fetch(`${app.base}/api/jobs`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(request),
+        })
         if (!response.ok) throw new Error(await response.text())
         return request.id
       },
     })
-  }
-  finally {
+  } finally {
     await end()
   }
 }
 
 /** `stage` is shared by the tests of a worker, `emptyStage` is one test's own and has no jobs. */
-export const test = base.extend<{ errors: string[], emptyStage: Stage }, { stage: Stage }>({
+export const test = base.extend<{ errors: string[]; emptyStage: Stage }, { stage: Stage }>({
   // eslint-disable-next-line no-empty-pattern
   stage: [({}, use) => withStage(use), { scope: 'worker' }],
   // eslint-disable-next-line no-empty-pattern
   emptyStage: ({}, use) => withStage(use),
   // Any error thrown in a page fails its test.
-  errors: [async ({ page }, use) => {
-    const errors: string[] = []
-    page.on('pageerror', error => errors.push(error.message))
-    await use(errors)
-    if (errors.length > 0) throw new Error(`errors in the page: ${errors.join('; ')}`)
-  }, { auto: true }],
+  errors: [
+    async ({ page }, use) => {
+      const errors: string[] = []
+      page.on('pageerror', error => errors.push(error.message))
+      await use(errors)
+      if (errors.length > 0) throw new Error(`errors in the page: ${errors.join('; ')}`)
+    },
+    { auto: true },
+  ],
 })
 
 /** How long ago a job began that is under way. */
 const BEGUN_MS = 8 * 3_600_000
 
 /** A job worked off up to a step, without the screen. */
-export async function jobUpTo(stage: Stage, stepId: string | null, options: Record<string, string> = {}, more: (mechanic: DemoMechanic) => void = () => {}): Promise<string> {
+export async function jobUpTo(
+  stage: Stage,
+  stepId: string | null,
+  options: Record<string, string> = {},
+  more: (mechanic: DemoMechanic) => void = () => {},
+): Promise<string> {
   await stage.app.setAhead(-BEGUN_MS)
   const jobId = await stage.openJob({ options })
   await stage.app.setAhead(0)

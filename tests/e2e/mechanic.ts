@@ -3,23 +3,46 @@ import { expect } from '@playwright/test'
 import { shelf } from '../support/packs'
 
 /** What the mechanic of the tests reads off the gauges, by reading id. */
-const gauges: Record<string, string> = { 'free-play': '8', 'slave-travel': '14.5', 'oil-out': '1650', 'oil-in': '1900', 'disc-thickness': '5.6', 'rivet-depth': '0.2' }
+const gauges: Record<string, string> = {
+  'free-play': '8',
+  'slave-travel': '14.5',
+  'oil-out': '1650',
+  'oil-in': '1900',
+  'disc-thickness': '5.6',
+  'rivet-depth': '0.2',
+}
 
 /** The first answer that is good, by the name of what is asked. */
-const goodAnswers = new Map([...shelf.packs.values()].flatMap(pack => pack.modules).flatMap(module => module.operations).flatMap(operation => operation.readings)
-  .flatMap(spec => spec.kind === 'choice' ? [[spec.name, spec.choices.find(choice => !(choice in (spec.bad ?? {})))!] as const] : []))
+const goodAnswers = new Map(
+  [...shelf.packs.values()]
+    .flatMap(pack => pack.modules)
+    .flatMap(module => module.operations)
+    .flatMap(operation => operation.readings)
+    .flatMap(spec =>
+      spec.kind === 'choice' ? [[spec.name, spec.choices.find(choice => !(choice in (spec.bad ?? {})))!] as const] : [],
+    ),
+)
 
 /** Counts what a hand does on the pages that follow: taps on the glass, and fields that were typed into. */
-export async function countHand(page: Page): Promise<() => Promise<{ taps: number, typed: number }>> {
+export async function countHand(page: Page): Promise<() => Promise<{ taps: number; typed: number }>> {
   let taps = 0
   let typed = 0
-  await page.exposeFunction('countTap', () => { taps++ })
-  await page.exposeFunction('countTyped', () => { typed++ })
+  await page.exposeFunction('countTap', () => {
+    taps++
+  })
+  await page.exposeFunction('countTyped', () => {
+    typed++
+  })
   await page.addInitScript(() => {
-    const hand = window as unknown as { countTap: () => void, countTyped: () => void }
+    const hand = window as unknown as { countTap: () => void; countTyped: () => void }
     addEventListener('pointerup', () => hand.countTap(), { capture: true })
     addEventListener('keydown', event => event.isTrusted && hand.countTap(), { capture: true })
-    addEventListener('change', ({ target }) => (target as Element).matches('textarea, input:not([type=radio], [type=checkbox])') && hand.countTyped(), { capture: true })
+    addEventListener(
+      'change',
+      ({ target }) =>
+        (target as Element).matches('textarea, input:not([type=radio], [type=checkbox])') && hand.countTyped(),
+      { capture: true },
+    )
   })
   return async () => ({ taps, typed })
 }
@@ -27,6 +50,7 @@ export async function countHand(page: Page): Promise<() => Promise<{ taps: numbe
 /** Takes every number of the step in the open dialog. */
 async function takeReadings(page: Page): Promise<void> {
   const dialog = page.getByRole('dialog')
+  await dialog.locator('input').first().waitFor()
   for (const input of await dialog.locator('input').all()) {
     const id = (await input.getAttribute('id'))!.replace('reading-', '')
     if (!gauges[id]) throw new Error(`no gauge shows ${id}`)
@@ -38,14 +62,25 @@ async function takeReadings(page: Page): Promise<void> {
 
 /** Answers what the step asks, the good way. */
 async function answer(page: Page): Promise<void> {
-  for (const group of await page.locator('article').getByRole('radiogroup', { name: /wanted$/ }).all()) {
+  for (const group of await page
+    .locator('article')
+    .getByRole('radiogroup', { name: /wanted$/ })
+    .all()) {
     const name = (await group.getByText('wanted').locator('xpath=..').innerText()).replace(/\s*wanted$/, '')
-    await group.getByRole('radio', { name: goodAnswers.get(name) ?? '', exact: false }).first().click()
+    await group
+      .getByRole('radio', { name: goodAnswers.get(name) ?? '', exact: false })
+      .first()
+      .click()
   }
 }
 
 /** Names a figure with its source in the open form. */
-export async function nameFigure(page: Page, torque: string, source = 'Kit sheet', reference = 'Fitting sheet of the kit'): Promise<void> {
+export async function nameFigure(
+  page: Page,
+  torque: string,
+  source = 'Kit sheet',
+  reference = 'Fitting sheet of the kit',
+): Promise<void> {
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Torque').fill(torque)
   const same = dialog.getByRole('button', { name: `From the same: ${reference}` })
@@ -61,12 +96,32 @@ export async function nameFigure(page: Page, torque: string, source = 'Kit sheet
 /** Names what somebody drives on and the car's book has not told yet. */
 async function nameSafetyFigures(page: Page): Promise<void> {
   const wanted = page.locator('article').getByText('Somebody drives on them')
-  while (await wanted.count() > 0) {
+  while ((await wanted.count()) > 0) {
     const before = await wanted.count()
     const large = /hub nuts/.test(await wanted.first().innerText())
     await wanted.first().locator('xpath=..').getByRole('button', { name: 'Name it with its source' }).click()
     await nameFigure(page, large ? '205' : '90', 'Vehicle book', 'Book of the car')
     await expect(wanted).toHaveCount(before - 1)
+  }
+}
+
+/** Adds a car in the dialog that is open for it. */
+export async function addCar(
+  page: Page,
+  car: Record<'How you call it' | 'Customer' | 'Make' | 'Model' | 'Year', string>,
+) {
+  for (const [label, value] of Object.entries(car)) await page.getByRole('dialog').getByLabel(label).fill(value)
+  await page.getByRole('button', { name: 'Add it' }).click()
+}
+
+/** Turns what is left of a run, pass after pass. */
+export async function turnPasses(page: Page): Promise<void> {
+  const pass = page.getByTestId('turn-pass')
+  while (await pass.isVisible()) {
+    const turned = page.getByText(/turns of the wrench/)
+    const before = await turned.innerText()
+    await pass.click()
+    await expect(turned).not.toHaveText(before)
   }
 }
 
@@ -78,13 +133,7 @@ async function tighten(page: Page): Promise<void> {
     await nameFigure(page, /flywheel/.test(await page.locator('#sheet h1').innerText()) ? '64' : '21')
   }
   await page.getByRole('button', { name: 'Start the run' }).click()
-  const pass = page.getByTestId('turn-pass')
-  while (await pass.isVisible()) {
-    const turned = page.getByText(/turns of the wrench/)
-    const before = await turned.innerText()
-    await pass.click()
-    await expect(turned).not.toHaveText(before)
-  }
+  await turnPasses(page)
   await expect(page.getByTestId('turn')).toHaveText('Step done')
   await page.getByTestId('turn').click()
 }
@@ -114,22 +163,29 @@ async function act(page: Page, withQuiet: boolean): Promise<string[]> {
   const title = page.getByTestId('step-title')
   const done = page.getByTestId('done')
   const before = await title.innerText()
-  if (await done.innerText() === 'Read and understood') {
+  if ((await done.innerText()) === 'Read and understood') {
     await done.click()
     await expect(done).not.toHaveText('Read and understood')
   }
   for (const button of await page.getByRole('button', { name: /^New ones are going in/ }).all()) await button.click()
   await answer(page)
   await nameSafetyFigures(page)
-  if (await page.getByRole('button', { name: 'Wanted' }).count() > 0) {
+  if ((await page.getByRole('button', { name: 'Wanted' }).count()) > 0) {
     await page.getByRole('button', { name: 'Wanted' }).first().click()
     await takeReadings(page)
   }
   const gears = page.getByRole('button', { name: 'Every gear goes in clean' })
   if (await gears.isVisible()) await gears.click()
+  if ((await done.innerText()) === 'Answer first') {
+    await page.locator('article').getByRole('radiogroup').first().waitFor()
+    await answer(page)
+  }
+  // What was told shows once the device keeps it.
+  await expect(done).not.toHaveText(/first$|^Take the reading$/)
   const label = await done.innerText()
   const quiet = page.getByTestId('done-with-quiet')
-  const more = withQuiet && await quiet.isVisible() ? await quiet.locator('xpath=..').getByRole('listitem').allInnerTexts() : []
+  const more =
+    withQuiet && (await quiet.isVisible()) ? await quiet.locator('xpath=..').getByRole('listitem').allInnerTexts() : []
   await (more.length > 0 ? quiet : done).click()
   if (label === 'To the tightening run') await tighten(page)
   else if (label === 'To the bleeding') await bleed(page)
@@ -142,8 +198,8 @@ async function act(page: Page, withQuiet: boolean): Promise<string[]> {
 export async function workToTheEnd(page: Page): Promise<string[]> {
   const titles: string[] = []
   const end = page.getByRole('heading', { name: 'Every step of the plan is done' })
-  while (!await end.isVisible()) {
-    titles.push(...await doSteps(page))
+  while (!(await end.isVisible())) {
+    titles.push(...(await doSteps(page)))
     await expect(end.or(page.getByTestId('step-title'))).toBeVisible()
   }
   return titles

@@ -12,7 +12,11 @@ async function middleOf(page: Page, stepId: string) {
   return { x: box.x + box.width / 2, y: box.y + box.height / 2, left: box.x, right: box.x + box.width }
 }
 
-async function dragTo(page: Page, stepId: string, x: (at: Awaited<ReturnType<typeof middleOf>>) => Promise<number> | number) {
+async function dragTo(
+  page: Page,
+  stepId: string,
+  x: (at: Awaited<ReturnType<typeof middleOf>>) => Promise<number> | number,
+) {
   const from = await middleOf(page, stepId)
   await page.mouse.move(from.x, from.y)
   await page.mouse.down()
@@ -23,9 +27,16 @@ async function dragTo(page: Page, stepId: string, x: (at: Awaited<ReturnType<typ
   await expect(page.getByTestId('legal-band')).toHaveCount(0)
 }
 
-test('another choice says what it costs, and switching to it changes the minutes', async ({ page, emptyStage: stage }) => {
+test('another choice says what it costs, and switching to it changes the minutes', async ({
+  page,
+  emptyStage: stage,
+}) => {
   // Round the clock: with closing times a plan of a few seconds later may differ by a minute from the one the cost was told from.
-  const answer = await fetch(`${stage.app.base}/api/garage`, { method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ hours: null }) })
+  const answer = await fetch(`${stage.app.base}/api/garage`, {
+    method: 'PATCH',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ hours: null }),
+  })
   expect(answer.ok).toBe(true)
   const jobId = await stage.openJob({ packId: '4x4-transfer', options: {}, at: new Date().toISOString() })
   await view(page, stage, jobId, 'plan')
@@ -34,13 +45,14 @@ test('another choice says what it costs, and switching to it changes the minutes
   await page.getByRole('tab', { name: 'How' }).click()
   const exhaust = page.getByRole('radiogroup', { name: 'The exhaust …' })
   const off = exhaust.getByRole('radio', { name: /comes off/ })
-  await expect(off).toContainText(/\+\d+ min/, { timeout: 30_000 })
+  await expect(off).toContainText(/\+\d+ min/)
   await expect(page.getByText(/comes off: \+1 Exhaust flange gasket/)).toBeVisible()
   const [, cost] = /\+(\d+) min/.exec(await off.innerText())!
   const minutes = (await stage.state(jobId)).plan!.totals.minutes
   await off.click()
   await expect(off).toBeChecked()
   await expect(heading).not.toHaveText(before)
+  await settled(page)
   const state = await stage.state(jobId)
   expect(state.procedure!.options.exhaust).toBe('off')
   expect(Math.round(state.plan!.totals.minutes - minutes)).toBe(Number(cost))
@@ -52,22 +64,35 @@ test('another choice says what it costs, and switching to it changes the minutes
   expect((await stage.state(jobId)).procedure!.options.exhaust).toBe('sensors')
 })
 
-test('an illegal drag is refused with its sentence; a legal one is kept through planning anew and a reload', async ({ page, stage }) => {
+test('an illegal drag is refused with its sentence; a legal one is kept through planning anew and a reload', async ({
+  page,
+  stage,
+}) => {
   const jobId = await stage.openJob({ packId: 'rwd-longitudinal', options: {} })
   await view(page, stage, jobId, 'plan')
   const { plan, procedure } = await stage.state(jobId)
 
   await dragTo(page, 'pull-box', async () => (await middleOf(page, 'battery-off')).left)
-  await expect(page.getByRole('status').getByText(legalRange(procedure!, plan!, 'pull-box', new Set()).after!.because)).toBeVisible()
+  await expect(
+    page.getByRole('status').getByText(legalRange(procedure!, plan!, 'pull-box', new Set()).after!.because),
+  ).toBeVisible()
   expect((await stage.state(jobId)).plan!.order).toEqual(plan!.order)
 
   await page.getByRole('button', { name: 'Close up' }).click()
   const order = operationOrder(plan!)
   // A step under the car that may go some places later, and the step it shall stand behind.
-  const stepId = order.find(id => id !== 'pull-box' && plan!.steps.find(step => step.id === id)!.place === 'under' && (() => {
-    const { last } = legalRange(procedure!, plan!, id, new Set())
-    return last - order.indexOf(id) >= 3 && !procedure!.links.some(link => link.atOnce && (link.before === id || link.after === id))
-  })())!
+  const stepId = order.find(
+    id =>
+      id !== 'pull-box' &&
+      plan!.steps.find(step => step.id === id)!.place === 'under' &&
+      (() => {
+        const { last } = legalRange(procedure!, plan!, id, new Set())
+        return (
+          last - order.indexOf(id) >= 3 &&
+          !procedure!.links.some(link => link.atOnce && (link.before === id || link.after === id))
+        )
+      })(),
+  )!
   const behind = order.filter(id => id !== stepId)[order.indexOf(stepId) + 1]!
   await dragTo(page, stepId, async () => (await middleOf(page, behind)).right + 1)
   await settled(page)
@@ -89,12 +114,15 @@ test('an illegal drag is refused with its sentence; a legal one is kept through 
   await expect(page.getByTestId(`row-${stepId}`)).not.toContainText('pinned')
 })
 
-test('a step is moved and pinned by keyboard, and a move beyond its range answers with the reason', async ({ page, stage }) => {
+test('a step is moved and pinned by keyboard, and a move beyond its range answers with the reason', async ({
+  page,
+  stage,
+}) => {
   const jobId = await stage.openJob({ packId: 'fwd-transverse', options: {} })
   await view(page, stage, jobId, 'plan')
   const { plan, procedure } = await stage.state(jobId)
   const order = operationOrder(plan!)
-  const stepId = order.find((id) => {
+  const stepId = order.find(id => {
     const { first, last } = legalRange(procedure!, plan!, id, new Set())
     return order.indexOf(id) === first && last > first && first > 0
   })!
@@ -116,8 +144,10 @@ test('planning anew can be stopped, and then nothing is changed', async ({ page,
   await expect(page.getByTestId('finish-odds')).toContainText('eight in ten')
   const before = (await stage.events(jobId)).length
   let release = () => {}
-  const held = new Promise<void>((resolve) => { release = resolve })
-  await page.context().route(/planner.*\.js/, async (route) => {
+  const held = new Promise<void>(resolve => {
+    release = resolve
+  })
+  await page.context().route(/planner.*\.js/, async route => {
     await held
     await route.continue().catch(() => {})
   })
@@ -165,7 +195,13 @@ test('a printed plan says whose car it is and takes two pages', async ({ page, s
     const path = info.outputPath(`${name}.pdf`)
     await page.pdf({ path, format: 'A4', margin: { top: '12mm', bottom: '12mm', left: '12mm', right: '12mm' } })
     const text = pdfText(path)
-    for (const word of [/Job \d+/, /Silver Orbeline Pellibo/, /Desta Wrenlow/, new RegExp(String(new Date().getFullYear()))]) expect(text, name).toMatch(word)
+    for (const word of [
+      /Job \d+/,
+      /Silver Orbeline Pellibo/,
+      /Desta Wrenlow/,
+      new RegExp(String(new Date().getFullYear())),
+    ])
+      expect(text, name).toMatch(word)
     expect(text, name).not.toMatch(/About this plan|Coming back to it/)
     if (name === 'plan') expect(text.split('\f').filter(part => part.trim() !== '').length).toBeLessThanOrEqual(2)
   }

@@ -6,7 +6,7 @@ import { forGarage } from '../../server/db/for-garage'
 import { startApp } from '../support/app'
 import { freshDatabase } from '../support/database'
 import { DemoMechanic } from '../../server/demo/play'
-import { appendEvents } from '../../server/job-log'
+import { appendEvents } from '../../server/jobs/append'
 import { garageId, personId } from '../support/requests'
 import { settled, test, view } from './fixture'
 import { workToTheEnd } from './mechanic'
@@ -22,8 +22,10 @@ async function drive(page: Page, letPass: (days: number) => Promise<void>, days:
   await page.getByRole('button', { name: 'Read', exact: true }).click()
 }
 
-test('from the complaint to a paid job, 500 miles broken in, exported and taken in elsewhere as the same job', async ({ page, emptyStage: stage }) => {
-  test.setTimeout(180_000)
+test('from the complaint to a paid job, 500 miles broken in, exported and taken in elsewhere as the same job', async ({
+  page,
+  emptyStage: stage,
+}) => {
   let aheadMs = Date.parse(BEGINS) - Date.now()
   await page.clock.install({ time: new Date(BEGINS) })
   await stage.app.setAhead(aheadMs)
@@ -43,12 +45,16 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
     await expect(page.getByTestId('causes').getByRole('listitem').first()).toContainText('Flywheel warped')
     await expect(page.getByTestId('box-out')).toContainText(/\d+ in 100 of what it may be want it out/)
     await page.getByRole('button', { name: /^All \d+ tests/ }).click()
-    await page.getByRole('group', { name: 'Smell after pulling away' }).getByRole('button', { name: /^burnt/ }).click()
+    await page
+      .getByRole('group', { name: 'Smell after pulling away' })
+      .getByRole('button', { name: /^burnt/ })
+      .click()
     await expect(page.getByText('Smell after pulling away: burnt')).toBeVisible()
     await page.getByRole('group', { name: 'Below the bell' }).getByRole('button', { name: /^oil/ }).click()
     await expect(page.getByTestId('causes').getByRole('listitem').first()).toContainText('Oil on the disc')
     await page.getByRole('button', { name: 'Make the plan' }).click()
     await page.waitForURL('**/plan')
+    await settled(page)
   })
   const jobId = /jobs\/([^/]+)/.exec(page.url())![1]!
   expect((await stage.state(jobId)).findings).toEqual({ pedal: { smell: 'burnt', drip: 'oil' } })
@@ -59,11 +65,13 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
     await expect(page.getByTestId('step-title')).toContainText('Look underneath for oil or fluid')
   })
 
-  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.parse('2026-03-02T08:30:00Z')).workUntil('after-road')
+  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.parse('2026-03-02T08:30:00Z')).workUntil(
+    'after-road',
+  )
   await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
   const worked = jobId
   await test.step('what it was, the road test, the last checks', async () => {
-    await view(page, stage, worked, 'prove?at=cause')
+    await view(page, stage, worked, 'prove/cause')
     await page.getByLabel('It was', { exact: true }).selectOption('Oil on the disc')
     await page.getByLabel('In words').fill('Crank seal, wet all round')
     await page.getByRole('button', { name: 'Keep it as found' }).click()
@@ -86,10 +94,11 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
     await page.getByRole('link', { name: 'To the hand-over' }).click()
     await page.getByTestId('check-lamps').getByRole('button', { name: 'one stays' }).click()
     await expect(page.getByRole('button', { name: 'Hand the car over' })).toBeDisabled()
-    for (const check of ['lamps', 'resets']) await page.getByTestId(`check-${check}`).getByRole('button').first().click()
+    for (const check of ['lamps', 'resets'])
+      await page.getByTestId(`check-${check}`).getByRole('button').first().click()
     await expect(page.getByRole('button', { name: 'Hand the car over' })).toBeDisabled()
     const closed = page.locator('details:not([open]) > summary')
-    while (await closed.count() > 0) await closed.first().click()
+    while ((await closed.count()) > 0) await closed.first().click()
     await page.getByRole('button', { name: 'I answer for it' }).click()
     await page.getByLabel('Why it stays so').fill('The hum is the rear tires')
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
@@ -98,12 +107,12 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
 
   await test.step('rates, papers, hand-over', async () => {
     await settled(page)
-    await page.goto(`${base}/library?at=garage`)
+    await page.goto(`${base}/library/garage`)
     await page.getByLabel('Tax, in 100').fill('20')
     await page.getByLabel('Coming out').fill('35')
     await page.getByRole('button', { name: 'Keep this rate' }).click()
     await expect(page.getByText('Kept.')).toBeVisible()
-    await view(page, stage, worked, 'prove?at=break-in')
+    await view(page, stage, worked, 'prove/break-in')
     await page.getByLabel('Gentle use for').fill('500')
     await page.getByRole('radio', { name: 'miles' }).click()
     await page.getByLabel('Which sheet').fill('Fitting sheet of the kit')
@@ -119,14 +128,19 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
     await page.getByRole('button', { name: /^Issue it.*Invoice/ }).click()
     await page.getByRole('button', { name: 'Issue it now' }).click()
     await expect(page.getByRole('link', { name: 'Invoice 1 as PDF' })).toBeVisible()
-    await page.getByRole('listitem').filter({ hasText: 'Invoice' }).getByRole('link', { name: 'Look at it' }).first().click()
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'Invoice' })
+      .getByRole('link', { name: 'Look at it' })
+      .first()
+      .click()
     await expect(page.getByRole('row', { name: /^Tax, 20 in 100/ })).toBeVisible()
     await expect(page.getByRole('row', { name: /^Call-out \$35.00/ })).toBeVisible()
     await expect(page.getByText('Red Hallux Quenby').first()).toBeVisible()
   })
 
   await test.step('paid', async () => {
-    await view(page, stage, worked, 'prove?at=money')
+    await view(page, stage, worked, 'prove/money')
     await expect(page.getByTestId('to-pay')).toContainText('still to pay')
     await page.getByLabel('Came in').fill('100')
     await page.getByRole('button', { name: 'Write the payment down' }).click()
@@ -140,7 +154,7 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
   })
 
   await test.step('500 miles, seen by the customer without an account', async () => {
-    await view(page, stage, worked, 'prove?at=break-in')
+    await view(page, stage, worked, 'prove/break-in')
     await drive(page, letPass, 5, 1300)
     await expect(page.getByTestId('forecast')).toContainText(/By its pace of \d+ km a day it is over about/)
     await expect(page.getByTestId('break-in-chart')).toBeVisible()
@@ -160,24 +174,34 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
   })
 
   await test.step('exported, and the same job elsewhere', async () => {
-    await view(page, stage, worked, 'prove?at=papers')
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'This job as a file' }).click()])
+    await view(page, stage, worked, 'prove/papers')
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'This job as a file' }).click(),
+    ])
     const file = await download.path()
     const database = await freshDatabase()
     const elsewhere = await startApp(database.url)
     try {
-      await page.goto(`${elsewhere.base}/library?at=history`)
-      await page.getByLabel('A job file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(readFileSync(file, 'utf8').replace('"seq":5,', '"seq":6,')) })
+      await page.goto(`${elsewhere.base}/library/cars`)
+      await page.getByLabel('A job file').setInputFiles({
+        name: 'broken.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(readFileSync(file, 'utf8').replace('"seq":5,', '"seq":6,')),
+      })
       await expect(page.getByText(/events\[4\]\.seq/)).toBeVisible()
-      await page.getByLabel('A job file').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: readFileSync(file) })
+      await page
+        .getByLabel('A job file')
+        .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: readFileSync(file) })
       await expect(page.getByText(/Job \d+ is here now/)).toBeVisible()
-      await page.getByLabel('A job file').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: readFileSync(file) })
+      await page
+        .getByLabel('A job file')
+        .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: readFileSync(file) })
       await expect(page.getByText('It was here already, nothing has changed.')).toBeVisible()
       expect(reduceJob(await forGarage(database.db, garageId).jobs.events(worked))).toEqual(await stage.state(worked))
       await page.getByLabel('Look for').fill('crank seal')
       await expect(page.getByTestId('found').getByRole('listitem').first()).toContainText('Red Hallux Quenby')
-    }
-    finally {
+    } finally {
       await elsewhere.kill()
       await database.drop()
     }

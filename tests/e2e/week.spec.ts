@@ -1,11 +1,17 @@
 import { expect } from '@playwright/test'
 import { settled, test, view } from './fixture'
 
-test('the days ahead hold every car, move one by drag, keys and buttons within what is allowed, and say why not beyond', async ({ page, emptyStage: stage }) => {
+test('the days ahead hold every car, move one by drag, keys and buttons within what is allowed, and say why not beyond', async ({
+  page,
+  emptyStage: stage,
+}) => {
   // A Monday morning.
   await page.clock.install({ time: new Date('2026-03-02T08:05:00Z') })
   const first = await stage.openJob({ at: '2026-03-02T07:00:00.000Z' })
-  const second = await stage.openJob({ at: '2026-03-02T07:10:00.000Z', vehicleId: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002' })
+  const second = await stage.openJob({
+    at: '2026-03-02T07:10:00.000Z',
+    vehicleId: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002',
+  })
   const { base } = stage.app
   await page.goto(base)
   await page.getByRole('link', { name: 'Days ahead' }).click()
@@ -15,7 +21,9 @@ test('the days ahead hold every car, move one by drag, keys and buttons within w
   await page.getByTestId('week-101').click()
   await page.getByRole('button', { name: 'A day later' }).click()
   await expect(page.getByTestId('week-101')).toContainText('from Wed 4 Mar 08:00')
-  expect((await stage.state(first)).site).toMatchObject({ site: 'bay', notBefore: '2026-03-04T08:00:00.000Z' })
+  await expect
+    .poll(async () => (await stage.state(first)).site)
+    .toMatchObject({ site: 'bay', notBefore: '2026-03-04T08:00:00.000Z' })
   await page.locator('body').click({ position: { x: 5, y: 300 } })
   await page.keyboard.press('ArrowRight')
   await expect(page.getByTestId('week-101')).toContainText('from Thu 5 Mar 08:00')
@@ -28,10 +36,28 @@ test('the days ahead hold every car, move one by drag, keys and buttons within w
 
   // The second was promised for tomorrow evening: it cannot be put off beyond what keeps that.
   await view(page, stage, second, 'plan')
-  await page.evaluate(async ([id, promise]) => {
-    await fetch(`/api/jobs/${id}/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ events: [{ id: crypto.randomUUID(), deviceId: 'd', deviceTime: '2026-03-02T08:10:00.000Z', personId: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1101', type: 'promised', payload: { at: promise } }] }) })
-  }, [second, '2026-03-03T18:00:00.000Z'])
-  await page.goto(`${base}/?at=week`)
+  await page.evaluate(
+    async ([id, promise]) => {
+      await fetch(`/api/jobs/${id}/events`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({
+          events: [
+            {
+              id: crypto.randomUUID(),
+              deviceId: 'd',
+              deviceTime: '2026-03-02T08:10:00.000Z',
+              personId: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1101',
+              type: 'promised',
+              payload: { at: promise },
+            },
+          ],
+        }),
+      })
+    },
+    [second, '2026-03-03T18:00:00.000Z'],
+  )
+  await page.goto(`${base}/week`)
   const picture = page.getByRole('img', { name: /^Days ahead: / })
   await picture.waitFor()
   const car = picture.locator(`[data-job="${second}"] rect`).first()
@@ -42,7 +68,10 @@ test('the days ahead hold every car, move one by drag, keys and buttons within w
   await page.mouse.up()
   await expect(page.getByText('Then it is not done when it was promised.')).toBeVisible()
   expect((await stage.state(second)).site.notBefore).toBeNull()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'These days for a calendar' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'These days for a calendar' }).click(),
+  ])
   expect(download.suggestedFilename()).toBe('days-ahead.ics')
   await settled(page)
 })

@@ -1,26 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { bench, packs } from '../../core'
-import type { FieldValue, SheetValues } from '../../core/bench'
-import type { Sheet } from '../../core/packs'
 import { Chance } from '../../stand-ins/chance'
+import { fillIn } from '../support/filled-sheet'
 import { shelf } from '../support/packs'
 
-/** A value for every field, inside its bounds but for one in ten. */
-function fillIn(sheet: Sheet, chance: Chance): SheetValues {
-  const entry = (low: number, high: number) => {
-    const value = chance.next() < 0.1 ? high * 30 : chance.between(low, high)
-    return chance.next() < 0.05 ? { entered: 'smudged', value: null } : { entered: value.toFixed(3), value }
-  }
-  return Object.fromEntries(sheet.fields.filter(() => chance.next() < 0.9).map((field): [string, FieldValue] => {
-    if (field.kind === 'number') return [field.id, { kind: 'number', entry: entry(field.low, field.high) }]
-    if (field.kind === 'points') return [field.id, { kind: 'points', entries: Array.from({ length: 1 + Math.floor(chance.next() * 8) }, () => entry(field.low, field.high)) }]
-    if (field.kind === 'dial') return [field.id, { kind: 'dial', entries: Array.from({ length: Math.floor(chance.next() * 14) + 1 }, (_, index) => ({ ...entry(-0.3, 0.3), angleDeg: chance.next() < 0.05 ? null : index * 30 })) }]
-    if (field.kind === 'choice') return [field.id, { kind: 'choice', answer: chance.pick(field.answers).id }]
-    return [field.id, { kind: 'text', text: 'printed side out' }]
-  }))
-}
-
-describe.each([...shelf.packs.keys()])('the bench of %s', (id) => {
+describe.each([...shelf.packs.keys()])('the bench of %s', id => {
   const pack = shelf.packs.get(id)!
   const procedure = packs.expandPack(pack)
 
@@ -39,12 +23,27 @@ describe.each([...shelf.packs.keys()])('the bench of %s', (id) => {
     }
   })
   it('asks nothing that does not apply: every sheet, orientation and old part belongs to a step of the job', () => {
-    for (const options of [{}, ...pack.options.flatMap(option => option.choices.map(choice => ({ [option.id]: choice.id })))]) {
+    for (const options of [
+      {},
+      ...pack.options.flatMap(option => option.choices.map(choice => ({ [option.id]: choice.id }))),
+    ]) {
       const here = packs.expandPack(pack, options)
       const present = new Set(here.operations.map(operation => operation.id))
-      for (const sheet of here.bench.sheets) expect(sheet.steps.some(step => present.has(step)), sheet.id).toBe(true)
-      for (const entry of here.bench.orientations) expect([...entry.off, ...entry.back].every(step => present.has(step)), entry.id).toBe(true)
-      for (const entry of here.bench.oldParts) expect([...entry.off, ...entry.until].every(step => present.has(step)), entry.id).toBe(true)
+      for (const sheet of here.bench.sheets)
+        expect(
+          sheet.steps.some(step => present.has(step)),
+          sheet.id,
+        ).toBe(true)
+      for (const entry of here.bench.orientations)
+        expect(
+          [...entry.off, ...entry.back].every(step => present.has(step)),
+          entry.id,
+        ).toBe(true)
+      for (const entry of here.bench.oldParts)
+        expect(
+          [...entry.off, ...entry.until].every(step => present.has(step)),
+          entry.id,
+        ).toBe(true)
       for (const field of here.bench.sheets.flatMap(sheet => sheet.fields)) expect(field.when).toEqual([])
     }
   })
@@ -54,19 +53,27 @@ describe.each([...shelf.packs.keys()])('the bench of %s', (id) => {
 })
 
 describe('sheets follow the options', () => {
-  const sheets = (id: string, options: Record<string, string> = {}) => packs.expandPack(shelf.packs.get(id)!, options).bench.sheets
-  const layoutWith = (option: string) => [...shelf.packs.values()].find(pack => pack.options.some(entry => entry.id === option))!.id
+  const sheets = (id: string, options: Record<string, string> = {}) =>
+    packs.expandPack(shelf.packs.get(id)!, options).bench.sheets
+  const layoutWith = (option: string) =>
+    [...shelf.packs.values()].find(pack => pack.options.some(entry => entry.id === option))!.id
   it('two discs bring their own sheets', () => {
     const id = layoutWith('discs')
     expect(sheets(id, { discs: 'one' }).map(sheet => sheet.id)).not.toContain('two-plate')
     expect(sheets(id, { discs: 'two' }).map(sheet => sheet.id)).toEqual(expect.arrayContaining(['two-plate', 'hubs']))
   })
   it('a self-adjusting cover is asked whether it is caged, a plain one is not', () => {
-    const asked = (cover: string) => sheets(layoutWith('cover'), { cover }).find(sheet => sheet.id === 'cover')!.fields.some(field => field.id === 'adjuster')
+    const asked = (cover: string) =>
+      sheets(layoutWith('cover'), { cover })
+        .find(sheet => sheet.id === 'cover')!
+        .fields.some(field => field.id === 'adjuster')
     expect([asked('plain'), asked('self-adjusting')]).toEqual([false, true])
   })
   it('the depth of a new crank seal is asked only where one goes in', () => {
-    const asked = (seal: string) => sheets('fwd-transverse', { 'crank-seal': seal }).find(sheet => sheet.id === 'crank-seal')!.fields.some(field => field.id === 'depths')
+    const asked = (seal: string) =>
+      sheets('fwd-transverse', { 'crank-seal': seal })
+        .find(sheet => sheet.id === 'crank-seal')!
+        .fields.some(field => field.id === 'depths')
     expect([asked('left'), asked('renewed')]).toEqual([false, true])
   })
   it('a slave round the shaft has a gap to be set, a fork has none', () => {

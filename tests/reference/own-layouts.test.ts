@@ -7,12 +7,18 @@ import { pairwise } from '../support/pairwise'
 import { shelf } from '../support/packs'
 
 /** Trade fact, common practice, no source: a garage that has found its order keeps it. */
-describe.each([...shelf.packs.values()])('the order of a job on $id', (pack) => {
+describe.each([...shelf.packs.values()])('the order of a job on $id', pack => {
   it.each(pairwise(pack).slice(0, 4))('makes a sound layout with $options', ({ options }) => {
     const procedure = packs.expandPack(pack, options)
     const plan = sequence.planJob(procedure, { helper: procedure.hands === 2 }, { effort: { moves: 2000 } })
     const order = sequence.operationOrder(plan)
-    const own = packFromJob(pack, { options: procedure.options, order, because: 'Our order.' }, procedure.links, 'ours', 'Ours')
+    const own = packFromJob(
+      pack,
+      { options: procedure.options, order, because: 'Our order.' },
+      procedure.links,
+      'ours',
+      'Ours',
+    )
     expect(packs.checkPack(own, shelf.terms)).toEqual([])
     expect(packs.expandPack(own).operations.map(operation => operation.id)).toEqual(order)
     // And as a file it reads back as the same layout.

@@ -2,32 +2,55 @@ import fc from 'fast-check'
 import type { sequence } from '../../core'
 
 /** A random job with places, heights, tools, links and waits; whole minutes, so that sums are exact. */
-export function jobs(size: { min: number, max: number }) {
-  return fc.record({
-    steps: fc.array(fc.record({
-      place: fc.constantFrom('top', 'under', 'wheels', 'bench'),
-      car: fc.constantFrom<'ground' | 'raised' | 'either'>('ground', 'raised', 'either', 'either'),
-      minutes: fc.integer({ min: 1, max: 20 }),
-      tools: fc.subarray(['w', 'x', 'y', 'z']),
-      after: fc.uniqueArray(fc.integer({ min: 0, max: size.max - 1 }), { maxLength: 2 }),
-      wait: fc.constantFrom(0, 0, 0, 0, 15, 40),
-    }), { minLength: size.min, maxLength: size.max }),
-    setup: fc.record({ walkMinutes: fc.integer({ min: 0, max: 4 }), raiseMinutes: fc.integer({ min: 0, max: 12 }), toolMinutes: fc.integer({ min: 0, max: 2 }) }),
-    start: fc.record({ place: fc.constantFrom('top', 'under', 'cab'), car: fc.constantFrom<'ground' | 'raised'>('ground', 'raised') }),
-  }).map(({ steps, setup, start }): sequence.SolveProblem => ({
-    steps: steps.map(({ place, car, minutes, tools }, index) => ({ id: `s${index}`, place, car, minutes, tools })),
-    links: steps.flatMap((step, index) => step.after.filter(before => before < index)
-      .map(before => ({ before: `s${before}`, after: `s${index}`, ...(step.wait > 0 ? { waitMinutes: step.wait } : {}) }))),
-    setup, start,
-  }))
+export function jobs(size: { min: number; max: number }) {
+  return fc
+    .record({
+      steps: fc.array(
+        fc.record({
+          place: fc.constantFrom('top', 'under', 'wheels', 'bench'),
+          car: fc.constantFrom<'ground' | 'raised' | 'either'>('ground', 'raised', 'either', 'either'),
+          minutes: fc.integer({ min: 1, max: 20 }),
+          tools: fc.subarray(['w', 'x', 'y', 'z']),
+          after: fc.uniqueArray(fc.integer({ min: 0, max: size.max - 1 }), { maxLength: 2 }),
+          wait: fc.constantFrom(0, 0, 0, 0, 15, 40),
+        }),
+        { minLength: size.min, maxLength: size.max },
+      ),
+      setup: fc.record({
+        walkMinutes: fc.integer({ min: 0, max: 4 }),
+        raiseMinutes: fc.integer({ min: 0, max: 12 }),
+        toolMinutes: fc.integer({ min: 0, max: 2 }),
+      }),
+      start: fc.record({
+        place: fc.constantFrom('top', 'under', 'cab'),
+        car: fc.constantFrom<'ground' | 'raised'>('ground', 'raised'),
+      }),
+    })
+    .map(({ steps, setup, start }): sequence.SolveProblem => ({
+      steps: steps.map(({ place, car, minutes, tools }, index) => ({ id: `s${index}`, place, car, minutes, tools })),
+      links: steps.flatMap((step, index) =>
+        step.after
+          .filter(before => before < index)
+          .map(before => ({
+            before: `s${before}`,
+            after: `s${index}`,
+            ...(step.wait > 0 ? { waitMinutes: step.wait } : {}),
+          })),
+      ),
+      setup,
+      start,
+    }))
 }
 
 /** Start minutes of an order and its length by the plain meaning of the problem, written without the solver; `null` when it breaks a link. */
-export function timeOf({ steps, links, setup, start }: sequence.SolveProblem, order: string[]): { starts: number[], minutes: number } | null {
+export function timeOf(
+  { steps, links, setup, start }: sequence.SolveProblem,
+  order: string[],
+): { starts: number[]; minutes: number } | null {
   const finished = new Map<string, number>()
   const starts: number[] = []
   let clock = 0
-  let { place, car } = start as { place: string, car: string }
+  let { place, car } = start as { place: string; car: string }
   let held: string[] = []
   for (const id of order) {
     const step = steps.find(entry => entry.id === id)!
@@ -76,18 +99,35 @@ export function shortestByForce(problem: sequence.SolveProblem): number {
  */
 export function asIntegerProgramme({ steps, links, setup, start }: sequence.SolveProblem): string {
   const count = steps.length
-  const horizon = steps.reduce((sum, step) => sum + step.minutes, 0)
-    + count * (setup.walkMinutes + setup.raiseMinutes + 4 * setup.toolMinutes) + links.reduce((sum, link) => sum + (link.waitMinutes ?? 0), 0) + 1
-  const tools = (a: number, b: number) => new Set(steps[b]!.tools.filter(tool => a < 0 || !steps[a]!.tools.includes(tool))).size * setup.toolMinutes
-  const walk = (a: number, b: number) => (a < 0 ? start.place : steps[a]!.place) === steps[b]!.place ? 0 : setup.walkMinutes
-  const name = (a: number) => a < 0 ? 's' : String(a)
+  const horizon =
+    steps.reduce((sum, step) => sum + step.minutes, 0) +
+    count * (setup.walkMinutes + setup.raiseMinutes + 4 * setup.toolMinutes) +
+    links.reduce((sum, link) => sum + (link.waitMinutes ?? 0), 0) +
+    1
+  const tools = (a: number, b: number) =>
+    new Set(steps[b]!.tools.filter(tool => a < 0 || !steps[a]!.tools.includes(tool))).size * setup.toolMinutes
+  const walk = (a: number, b: number) =>
+    (a < 0 ? start.place : steps[a]!.place) === steps[b]!.place ? 0 : setup.walkMinutes
+  const name = (a: number) => (a < 0 ? 's' : String(a))
   const arc = (a: number, b: number) => `x_${name(a)}_${name(b)}`
   const rows: string[] = []
   const binaries: string[] = []
   const all = steps.map((_, index) => index)
   for (const a of [-1, ...all]) for (const b of all) if (a !== b) binaries.push(arc(a, b))
-  for (const b of all) rows.push(`${[-1, ...all].filter(a => a !== b).map(a => arc(a, b)).join(' + ')} = 1`)
-  for (const a of all) rows.push(`${all.filter(b => a !== b).map(b => arc(a, b)).join(' + ')} <= 1`)
+  for (const b of all)
+    rows.push(
+      `${[-1, ...all]
+        .filter(a => a !== b)
+        .map(a => arc(a, b))
+        .join(' + ')} = 1`,
+    )
+  for (const a of all)
+    rows.push(
+      `${all
+        .filter(b => a !== b)
+        .map(b => arc(a, b))
+        .join(' + ')} <= 1`,
+    )
   rows.push(`${all.map(b => arc(-1, b)).join(' + ')} = 1`)
   // h_b: the height the car is at while b is done; r_b: minutes spent on bringing it there.
   for (const b of all) {
@@ -107,8 +147,7 @@ export function asIntegerProgramme({ steps, links, setup, start }: sequence.Solv
       if (before) {
         rows.push(`r_${b} - ${R} h_${b} + ${R} ${before} - ${2 * R} ${arc(a, b)} >= ${-2 * R}`)
         rows.push(`r_${b} + ${R} h_${b} - ${R} ${before} - ${2 * R} ${arc(a, b)} >= ${-2 * R}`)
-      }
-      else {
+      } else {
         rows.push(`r_${b} - ${R} h_${b} - ${2 * R} ${arc(a, b)} >= ${-2 * R - R * fixed}`)
         rows.push(`r_${b} + ${R} h_${b} - ${2 * R} ${arc(a, b)} >= ${-2 * R + R * fixed}`)
       }
@@ -124,5 +163,16 @@ export function asIntegerProgramme({ steps, links, setup, start }: sequence.Solv
     const b = steps.findIndex(step => step.id === link.after)
     rows.push(`t_${b} - t_${a} >= ${steps[a]!.minutes + (link.waitMinutes ?? 0)}`)
   }
-  return ['Minimize', ' obj: finish', 'Subject To', ...rows.map((row, index) => ` c${index}: ${row}`), 'Bounds', ...all.flatMap(b => [` 0 <= t_${b} <= ${horizon}`, ` 0 <= r_${b} <= ${setup.raiseMinutes}`]), ` 0 <= finish <= ${horizon}`, 'Binaries', ...binaries.map(name => ` ${name}`), 'End'].join('\n')
+  return [
+    'Minimize',
+    ' obj: finish',
+    'Subject To',
+    ...rows.map((row, index) => ` c${index}: ${row}`),
+    'Bounds',
+    ...all.flatMap(b => [` 0 <= t_${b} <= ${horizon}`, ` 0 <= r_${b} <= ${setup.raiseMinutes}`]),
+    ` 0 <= finish <= ${horizon}`,
+    'Binaries',
+    ...binaries.map(name => ` ${name}`),
+    'End',
+  ].join('\n')
 }

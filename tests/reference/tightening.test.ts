@@ -4,10 +4,13 @@ import { rightCalls, simulatedBolts } from '../support/simulated-bolts'
 
 /**
  * Bolts of the simulated wrench, whose joint model knows nothing of the reading. The whole ten thousand are the
- * benchmark's (`npm run bench:tightening`); here a tenth of them guards the goals.
+ * benchmark's (`npm run perf:tightening`); here a tenth of them guards the goals.
  */
 describe('reading of a tightening', () => {
-  const read = [...simulatedBolts(1000, 7)].map(bolt => ({ bolt, reading: fasteners.readTightening(bolt.samples, { targetNm: bolt.targetNm, siblings: bolt.siblings }) }))
+  const read = [...simulatedBolts(1000, 7)].map(bolt => ({
+    bolt,
+    reading: fasteners.readTightening(bolt.samples, { targetNm: bolt.targetNm, siblings: bolt.siblings }),
+  }))
   const sound = read.filter(({ bolt }) => bolt.fault === 'none')
   const faulty = read.filter(({ bolt }) => bolt.fault !== 'none')
 
@@ -21,8 +24,11 @@ describe('reading of a tightening', () => {
   })
   it('sees yield before 2 % more angle has passed, for 98 of 100', () => {
     const yielding = [...simulatedBolts(600, 11, [1, 7], ['yielding'])].filter(bolt => bolt.fault === 'yielding')
-    const soon = yielding.filter((bolt) => {
-      const { verdict, atAngleDeg } = fasteners.readTightening(bolt.samples, { targetNm: bolt.targetNm, siblings: bolt.siblings })
+    const soon = yielding.filter(bolt => {
+      const { verdict, atAngleDeg } = fasteners.readTightening(bolt.samples, {
+        targetNm: bolt.targetNm,
+        siblings: bolt.siblings,
+      })
       return verdict === 'yielding' && atAngleDeg! >= bolt.yieldedAtDeg! && atAngleDeg! < bolt.yieldedAtDeg! * 1.02
     })
     expect(soon.length / yielding.length).toBeGreaterThanOrEqual(0.98)

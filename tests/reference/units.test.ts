@@ -9,7 +9,11 @@ type Names = Partial<Record<units.UnitId, string>>
 /** Every ordered pair of like units among those a library knows. */
 function pairsOf(names: Names): [units.UnitId, units.UnitId][] {
   const ids = Object.keys(names) as units.UnitId[]
-  return ids.flatMap(from => ids.filter(to => from !== to && units.quantityOf(from) === units.quantityOf(to)).map((to): [units.UnitId, units.UnitId] => [from, to]))
+  return ids.flatMap(from =>
+    ids
+      .filter(to => from !== to && units.quantityOf(from) === units.quantityOf(to))
+      .map((to): [units.UnitId, units.UnitId] => [from, to]),
+  )
 }
 
 /** Published, from memory: NIST SP 811, appendix B.8 and B.9; the inch is exact by definition. */
@@ -34,7 +38,16 @@ describe('NIST SP 811', () => {
 
 /** mathjs 14: its name for each unit. */
 const mathNames: Names = {
-  'N·m': 'N m', 'lbf·ft': 'lbf ft', 'lbf·in': 'lbf in', 'N': 'N', 'kN': 'kN', 'lbf': 'lbf', 'bar': 'bar', 'kPa': 'kPa', 'MPa': 'MPa', 'psi': 'psi',
+  'N·m': 'N m',
+  'lbf·ft': 'lbf ft',
+  'lbf·in': 'lbf in',
+  N: 'N',
+  kN: 'kN',
+  lbf: 'lbf',
+  bar: 'bar',
+  kPa: 'kPa',
+  MPa: 'MPa',
+  psi: 'psi',
 }
 
 describe('mathjs', () => {
@@ -46,9 +59,32 @@ describe('mathjs', () => {
 
 /** js-quantities 1.8: its name for each unit that it carries to full length. */
 const qtyNames: Names = {
-  'mm': 'mm', 'cm': 'cm', 'm': 'm', 'km': 'km', 'in': 'in', 'thou': 'mil', 'ft': 'ft', 'mi': 'mi',
-  'N': 'N', 'kN': 'kN', 'kg': 'kg', 'g': 'g', 'lb': 'lb', 'ml': 'ml', 'l': 'l', 'bar': 'bar', 'kPa': 'kPa', 'MPa': 'MPa',
-  '°': 'deg', 'rad': 'rad', 'min': 'min', 's': 's', 'h': 'h', 'd': 'd', '°C': 'tempC', '°F': 'tempF',
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  km: 'km',
+  in: 'in',
+  thou: 'mil',
+  ft: 'ft',
+  mi: 'mi',
+  N: 'N',
+  kN: 'kN',
+  kg: 'kg',
+  g: 'g',
+  lb: 'lb',
+  ml: 'ml',
+  l: 'l',
+  bar: 'bar',
+  kPa: 'kPa',
+  MPa: 'MPa',
+  '°': 'deg',
+  rad: 'rad',
+  min: 'min',
+  s: 's',
+  h: 'h',
+  d: 'd',
+  '°C': 'tempC',
+  '°F': 'tempF',
 }
 
 describe('js-quantities', () => {
@@ -60,15 +96,39 @@ describe('js-quantities', () => {
 
 /** convert-units 2.3: its name for each unit it knows. */
 const convertNames: Names = {
-  'mm': 'mm', 'cm': 'cm', 'm': 'm', 'km': 'km', 'in': 'in', 'ft': 'ft', 'mi': 'mi', 'kg': 'kg', 'g': 'g', 'ml': 'ml', 'l': 'l', 's': 's', 'min': 'min', 'h': 'h', 'd': 'd',
-  'bar': 'bar', 'kPa': 'kPa', 'MPa': 'MPa', '°C': 'C', '°F': 'F', '°': 'deg', 'rad': 'rad',
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  km: 'km',
+  in: 'in',
+  ft: 'ft',
+  mi: 'mi',
+  kg: 'kg',
+  g: 'g',
+  ml: 'ml',
+  l: 'l',
+  s: 's',
+  min: 'min',
+  h: 'h',
+  d: 'd',
+  bar: 'bar',
+  kPa: 'kPa',
+  MPa: 'MPa',
+  '°C': 'C',
+  '°F': 'F',
+  '°': 'deg',
+  rad: 'rad',
 }
 
 describe('convert-units', () => {
   // Its inches and kilometres meet over a rounded feet-per-metre factor, so those pairs agree to that rounding only.
   const rounded = (unit: units.UnitId) => ['in', 'ft', 'mi'].includes(unit)
   it.each(pairsOf(convertNames))('agrees on %s to %s', (from, to) => {
-    const expected = convertUnits(37.5).from(convertNames[from] as never).to(convertNames[to] as never)
-    expect(Math.abs(units.convert(37.5, from, to) / expected - 1)).toBeLessThan(rounded(from) !== rounded(to) ? 2e-7 : 1e-9)
+    const expected = convertUnits(37.5)
+      .from(convertNames[from] as never)
+      .to(convertNames[to] as never)
+    expect(Math.abs(units.convert(37.5, from, to) / expected - 1)).toBeLessThan(
+      rounded(from) !== rounded(to) ? 2e-7 : 1e-9,
+    )
   })
 })

@@ -17,18 +17,49 @@ type Line = Record<string, unknown> & { type: string }
 async function connect(room: 'gauge' | 'hand') {
   const socket = new WebSocket(`ws://127.0.0.1:${gauge.port}/${room}`)
   const heard: Line[] = []
-  socket.on('message', data => heard.push(...String(data).split('\n').filter(line => line.trim()).map(line => JSON.parse(line) as Line)))
+  socket.on('message', data =>
+    heard.push(
+      ...String(data)
+        .split('\n')
+        .filter(line => line.trim())
+        .map(line => JSON.parse(line) as Line),
+    ),
+  )
   await new Promise<void>((resolve, reject) => socket.once('open', () => resolve()).once('error', reject))
-  return { heard, tell: (message: unknown) => socket.send(typeof message === 'string' ? message : JSON.stringify(message)), close: () => socket.close() }
+  return {
+    heard,
+    tell: (message: unknown) => socket.send(typeof message === 'string' ? message : JSON.stringify(message)),
+    close: () => socket.close(),
+  }
 }
-const until = (what: () => boolean) => expect.poll(what, { timeout: 5000 }).toBe(true)
-const readings = (heard: Line[]): DialEntry[] => heard.filter(line => line.type === 'reading').map(line => ({ angleDeg: line.angleDeg as number, heightMm: line.heightMm as number, entered: String(line.heightMm) }))
+const until = (what: () => boolean) => expect.poll(what, { timeout: 60_000 }).toBe(true)
+const readings = (heard: Line[]): DialEntry[] =>
+  heard
+    .filter(line => line.type === 'reading')
+    .map(line => ({
+      angleDeg: line.angleDeg as number,
+      heightMm: line.heightMm as number,
+      entered: String(line.heightMm),
+    }))
 
 describe('the simulated dial gauge', () => {
   it.each<[Surface, (entries: DialEntry[]) => void]>([
     ['true', entries => expect(fitRunout(checkDial(entries).usable).totalMm).toBeLessThan(0.06)],
-    ['dirt-behind', (entries) => { const found = fitRunout(checkDial(entries).usable); expect(found.tiltMm * 2).toBeGreaterThan(2 * found.warpMm) }],
-    ['warped', (entries) => { const found = fitRunout(checkDial(entries).usable); expect(found.warpMm).toBeGreaterThan(2 * found.tiltMm); expect(found.warpMm).toBeGreaterThan(0.15) }],
+    [
+      'dirt-behind',
+      entries => {
+        const found = fitRunout(checkDial(entries).usable)
+        expect(found.tiltMm * 2).toBeGreaterThan(2 * found.warpMm)
+      },
+    ],
+    [
+      'warped',
+      entries => {
+        const found = fitRunout(checkDial(entries).usable)
+        expect(found.warpMm).toBeGreaterThan(2 * found.tiltMm)
+        expect(found.warpMm).toBeGreaterThan(0.15)
+      },
+    ],
     ['slipping-stand', entries => expect(checkDial(entries).marks.map(mark => mark.fault)).toContain('not-returned')],
     ['knocked', entries => expect(checkDial(entries).marks.map(mark => mark.fault)).toContain('outlier')],
   ])('carried round a surface that is %s it gives readings that say so', async (surface, expectation) => {
@@ -65,7 +96,11 @@ describe('faults among simulated readings', () => {
     for (let seed = 1; seed <= 250; seed++) {
       for (const kind of ['true', 'dirt-behind', 'warped', 'saddle'] as const) {
         const surface = new SimulatedSurface(kind, new Chance(seed))
-        const entries = Array.from({ length: 13 }, (_, place) => ({ angleDeg: place * 30, heightMm: surface.read(place * 30), entered: '' }))
+        const entries = Array.from({ length: 13 }, (_, place) => ({
+          angleDeg: place * 30,
+          heightMm: surface.read(place * 30),
+          entered: '',
+        }))
         if (checkDial(entries).marks.some(mark => mark.fault === 'outlier' || mark.fault === 'wrong-unit')) struck++
       }
     }

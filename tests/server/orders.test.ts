@@ -16,27 +16,52 @@ let app: RunningApp
 let end: () => Promise<void>
 let jobId: string
 beforeAll(async () => {
-  ({ database, supplier, app, end } = await startAppWithSupplier())
+  ;({ database, supplier, app, end } = await startAppWithSupplier())
   const request = newJobRequest({ options: { slave: 'opened', flywheel: 'new' } })
   jobId = request.id
   await call('POST', '/api/jobs', request)
 })
 afterAll(() => end())
 
-interface Answer<T> { status: number, body: T & { data?: { issues?: { path: string, reason: string }[] } } }
-async function call<T = Record<string, unknown>>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
-  const response = await fetch(app.base + path, { method, ...(body ? { body: JSON.stringify(body) } : {}), headers: { 'content-type': 'application/json' } })
-  return { status: response.status, body: await response.json() as Answer<T>['body'] }
+interface Answer<T> {
+  status: number
+  body: T & { data?: { issues?: { path: string; reason: string }[] } }
 }
-const hand = (path: string, body: object = {}) => fetch(`http://127.0.0.1:${supplier.port}/hand/${path}`, { method: 'POST', body: JSON.stringify(body) })
+async function call<T = Record<string, unknown>>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
+  const response = await fetch(app.base + path, {
+    method,
+    ...(body ? { body: JSON.stringify(body) } : {}),
+    headers: { 'content-type': 'application/json' },
+  })
+  return { status: response.status, body: (await response.json()) as Answer<T>['body'] }
+}
+const hand = (path: string, body: object = {}) =>
+  fetch(`http://127.0.0.1:${supplier.port}/hand/${path}`, { method: 'POST', body: JSON.stringify(body) })
 const state = async () => reduceJob(await forGarage(database.db, garageId).jobs.events(jobId))
-const ordering = (partId: string, id = crypto.randomUUID()) => ({ id, partId, count: 1, personId, deviceId: 'test', at: new Date().toISOString() })
-const line = async () => (await call<{ jobId: string, dueParts: { at: string }[] }[]>('GET', '/api/jobs')).body.find(entry => entry.jobId === jobId)!
-const ask = <T>(question: (of: ReturnType<typeof httpSupplier>) => Promise<T>) => question(httpSupplier(`http://127.0.0.1:${supplier.port}/`))
+const ordering = (partId: string, id = crypto.randomUUID()) => ({
+  id,
+  partId,
+  count: 1,
+  personId,
+  deviceId: 'test',
+  at: new Date().toISOString(),
+})
+const line = async () =>
+  (await call<{ jobId: string; dueParts: { at: string }[] }[]>('GET', '/api/jobs')).body.find(
+    entry => entry.jobId === jobId,
+  )!
+const ask = <T>(question: (of: ReturnType<typeof httpSupplier>) => Promise<T>) =>
+  question(httpSupplier(`http://127.0.0.1:${supplier.port}/`))
 
 describe('the parts supplier', () => {
   it('quotes every part of the job that it sells, the same for the same car', async () => {
-    const [first, again] = [await call<{ quotes: { partId: string, priceEach: number, arrivesAt: string }[] }>('GET', `/api/jobs/${jobId}/quotes`), await call<{ quotes: unknown[] }>('GET', `/api/jobs/${jobId}/quotes`)]
+    const [first, again] = [
+      await call<{ quotes: { partId: string; priceEach: number; arrivesAt: string }[] }>(
+        'GET',
+        `/api/jobs/${jobId}/quotes`,
+      ),
+      await call<{ quotes: unknown[] }>('GET', `/api/jobs/${jobId}/quotes`),
+    ]
     expect(first.status).toBe(200)
     expect(again.body.quotes).toEqual(first.body.quotes)
     const { procedure } = await state()
@@ -46,7 +71,10 @@ describe('the parts supplier', () => {
   })
   it('takes an order once, however often it is asked, and the day holds in plan and Yard', async () => {
     const request = ordering('flywheel')
-    const [first, again] = [await call<{ accepted: unknown }>('POST', `/api/jobs/${jobId}/orders`, request), await call<{ accepted: unknown }>('POST', `/api/jobs/${jobId}/orders`, request)]
+    const [first, again] = [
+      await call<{ accepted: unknown }>('POST', `/api/jobs/${jobId}/orders`, request),
+      await call<{ accepted: unknown }>('POST', `/api/jobs/${jobId}/orders`, request),
+    ]
     expect(first.status).toBe(200)
     expect(again.body.accepted).toEqual(first.body.accepted)
     const now = await state()
@@ -67,7 +95,17 @@ describe('the parts supplier', () => {
     expect(await watchOrders(database.db, ask)).toBe(0)
   })
   it('asks in one process only while another is at it', async () => {
-    const [one, other] = await Promise.all([watchOrders(database.db, async question => { await new Promise(done => setTimeout(done, 300)); return ask(question) }), new Promise(done => setTimeout(done, 80)).then(() => watchOrders(database.db, () => { throw new Error('two at once') }))])
+    const [one, other] = await Promise.all([
+      watchOrders(database.db, async question => {
+        await new Promise(done => setTimeout(done, 300))
+        return ask(question)
+      }),
+      new Promise(done => setTimeout(done, 80)).then(() =>
+        watchOrders(database.db, () => {
+          throw new Error('two at once')
+        }),
+      ),
+    ])
     expect([one, other]).toEqual([0, 0])
   })
   it('says when it is delivered, and then nobody asks after it any more', async () => {
@@ -83,12 +121,17 @@ describe('the parts supplier', () => {
     const before = (await state()).lastSeq
     await hand('mood', { mood: 'down' })
     const refused = await call('GET', `/api/jobs/${jobId}/quotes`)
-    expect([refused.status, refused.body.data?.issues?.[0]]).toEqual([503, { path: 'supplier', reason: 'The supplier says: We are closed for stock-taking.' }])
+    expect([refused.status, refused.body.data?.issues?.[0]]).toEqual([
+      503,
+      { path: 'supplier', reason: 'The supplier says: We are closed for stock-taking.' },
+    ])
     expect((await call('POST', `/api/jobs/${jobId}/orders`, ordering('clutch-kit'))).status).toBe(503)
     expect((await call('POST', `/api/jobs/${jobId}/orders/check`)).status).toBe(503)
     const after = await state()
     expect(after.lastSeq).toBe(before + 2)
-    expect(after.askedOrders).toMatchObject([{ partId: 'clutch-kit', failed: 'The supplier says: We are closed for stock-taking.' }])
+    expect(after.askedOrders).toMatchObject([
+      { partId: 'clutch-kit', failed: 'The supplier says: We are closed for stock-taking.' },
+    ])
     expect(after.orders.map(order => order.partId)).not.toContain('clutch-kit')
     await hand('mood', { mood: 'well' })
     expect((await call('GET', `/api/jobs/${jobId}/quotes`)).status).toBe(200)
@@ -100,14 +143,21 @@ describe('the parts supplier', () => {
     await expect(httpSupplier('http://127.0.0.1:1/').quotes('car', [])).rejects.toThrow('does not answer')
   })
   it('refuses what it does not sell, and an order nobody can read', async () => {
-    expect((await call('POST', `/api/jobs/${jobId}/orders`, ordering('moon-dust'))).body.data?.issues?.[0]?.reason).toContain('We do not sell that')
-    expect((await call('POST', `/api/jobs/${jobId}/orders`, { ...ordering('clutch-kit'), count: 0 })).body.data?.issues?.[0]?.path).toBe('count')
+    expect(
+      (await call('POST', `/api/jobs/${jobId}/orders`, ordering('moon-dust'))).body.data?.issues?.[0]?.reason,
+    ).toContain('We do not sell that')
+    expect(
+      (await call('POST', `/api/jobs/${jobId}/orders`, { ...ordering('clutch-kit'), count: 0 })).body.data?.issues?.[0]
+        ?.path,
+    ).toBe('count')
     expect((await call('POST', `/api/jobs/${crypto.randomUUID()}/orders`, ordering('clutch-kit'))).status).toBe(404)
   })
 })
 
-interface Placed { orders: { key: string, orderNo: string }[] }
-const placed = async () => (await (await fetch(`http://127.0.0.1:${supplier.port}/orders`)).json() as Placed).orders
+interface Placed {
+  orders: { key: string; orderNo: string }[]
+}
+const placed = async () => ((await (await fetch(`http://127.0.0.1:${supplier.port}/orders`)).json()) as Placed).orders
 
 describe('an order is judged before it is placed', () => {
   const open = async () => {
@@ -132,22 +182,45 @@ describe('an order is judged before it is placed', () => {
       expect(askedOrders).toEqual([])
       const last = orders.at(-1)!
       known.add(last.orderId)
-      await call('POST', `/api/jobs/${id}/events`, { events: [{ id: crypto.randomUUID(), deviceId: 'test', deviceTime: new Date().toISOString(), personId, type: 'part-came', payload: { orderId: last.orderId } }] })
+      await call('POST', `/api/jobs/${id}/events`, {
+        events: [
+          {
+            id: crypto.randomUUID(),
+            deviceId: 'test',
+            deviceTime: new Date().toISOString(),
+            personId,
+            type: 'part-came',
+            payload: { orderId: last.orderId },
+          },
+        ],
+      })
     }
-    expect((await placed()).map(order => order.key).filter(key => !keysBefore.has(key)).sort()).toEqual([...known].sort())
+    expect(
+      (await placed())
+        .map(order => order.key)
+        .filter(key => !keysBefore.has(key))
+        .sort(),
+    ).toEqual([...known].sort())
   }, 1_800_000)
   it('one that nobody answered in time stands in the log, is asked again, and is placed once', async () => {
     const id = await open()
     const request = ordering('flywheel')
     await hand('mood', { mood: 'slow' })
     const answer = await call('POST', `/api/jobs/${id}/orders`, request)
-    expect([answer.status, answer.body.data?.issues?.[0]?.reason]).toEqual([503, expect.stringContaining('Eldrin asks again')])
+    expect([answer.status, answer.body.data?.issues?.[0]?.reason]).toEqual([
+      503,
+      expect.stringContaining('Eldrin asks again'),
+    ])
     expect((await logged(id)).askedOrders).toMatchObject([{ orderId: request.id, failed: null }])
-    expect((await call('POST', `/api/jobs/${id}/orders`, ordering('flywheel'))).body.data?.issues?.[0]?.path).toBe('partId')
+    expect((await call('POST', `/api/jobs/${id}/orders`, ordering('flywheel'))).body.data?.issues?.[0]?.path).toBe(
+      'partId',
+    )
     await hand('mood', { mood: 'well' })
     expect(await watchOrders(database.db, ask)).toBeGreaterThan(0)
     expect((await logged(id)).orders).toMatchObject([{ orderId: request.id, partId: 'flywheel' }])
-    await expect.poll(async () => (await placed()).filter(order => order.key === request.id).length, { timeout: 8000 }).toBe(1)
+    await expect
+      .poll(async () => (await placed()).filter(order => order.key === request.id).length, { timeout: 60_000 })
+      .toBe(1)
   })
   it('an id of one job orders nothing in another', async () => {
     const [one, two] = [await open(), await open()]
@@ -163,10 +236,15 @@ describe('an order is judged before it is placed', () => {
   it('the supplier lives through somebody who goes away in the middle', async () => {
     const { connect } = await import('node:net')
     for (let attempt = 0; attempt < 5; attempt++) {
-      await new Promise<void>((done) => {
+      await new Promise<void>(done => {
         const line = connect(supplier.port, '127.0.0.1', () => {
-          line.write('POST /orders HTTP/1.1\r\nhost: x\r\ncontent-type: application/json\r\ncontent-length: 1000\r\n\r\n{"key":')
-          setTimeout(() => { line.destroy(); done() }, 20)
+          line.write(
+            'POST /orders HTTP/1.1\r\nhost: x\r\ncontent-type: application/json\r\ncontent-length: 1000\r\n\r\n{"key":',
+          )
+          setTimeout(() => {
+            line.destroy()
+            done()
+          }, 20)
         })
       })
     }

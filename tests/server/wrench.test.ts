@@ -16,12 +16,26 @@ type Line = Record<string, unknown> & { type: string }
 async function connect(room: 'wrench' | 'hand') {
   const socket = new WebSocket(`ws://127.0.0.1:${wrench.port}/${room}`)
   const heard: Line[] = []
-  socket.on('message', data => heard.push(...String(data).split('\n').filter(line => line.trim()).map(line => JSON.parse(line) as Line)))
+  socket.on('message', data =>
+    heard.push(
+      ...String(data)
+        .split('\n')
+        .filter(line => line.trim())
+        .map(line => JSON.parse(line) as Line),
+    ),
+  )
   await new Promise<void>((resolve, reject) => socket.once('open', () => resolve()).once('error', reject))
-  return { heard, tell: (message: unknown) => socket.send(typeof message === 'string' ? message : JSON.stringify(message)), close: () => socket.close() }
+  return {
+    heard,
+    tell: (message: unknown) => socket.send(typeof message === 'string' ? message : JSON.stringify(message)),
+    close: () => socket.close(),
+  }
 }
-const until = (what: () => boolean) => expect.poll(what, { timeout: 5000 }).toBe(true)
-const samplesOf = (heard: Line[]) => heard.filter(line => line.type === 'sample').map(line => ({ angleDeg: line.angleDeg, torqueNm: line.torqueNm }) as TighteningSample)
+const until = (what: () => boolean) => expect.poll(what, { timeout: 60_000 }).toBe(true)
+const samplesOf = (heard: Line[]) =>
+  heard
+    .filter(line => line.type === 'sample')
+    .map(line => ({ angleDeg: line.angleDeg, torqueNm: line.torqueNm }) as TighteningSample)
 
 describe('the simulated wrench', () => {
   it('says who it is, turns a sound bolt to its setting, and stops there', async () => {
@@ -75,12 +89,15 @@ describe('the simulated wrench', () => {
     eldrin.close()
     hand.close()
   })
-  it.each(['no json', '{"type":"dance"}', '{"type":"set","targetNm":-4}', '{"type":"next","bolt":-1}'])('answers %s with an error and changes nothing', async (line) => {
-    const eldrin = await connect('wrench')
-    eldrin.tell(line)
-    await until(() => eldrin.heard.some(entry => entry.type === 'error' && String(entry.reason).length > 10))
-    eldrin.close()
-  })
+  it.each(['no json', '{"type":"dance"}', '{"type":"set","targetNm":-4}', '{"type":"next","bolt":-1}'])(
+    'answers %s with an error and changes nothing',
+    async line => {
+      const eldrin = await connect('wrench')
+      eldrin.tell(line)
+      await until(() => eldrin.heard.some(entry => entry.type === 'error' && String(entry.reason).length > 10))
+      eldrin.close()
+    },
+  )
   it('shows its page and nothing else', async () => {
     expect(await (await fetch(`http://127.0.0.1:${wrench.port}/`)).text()).toContain('Hold to pull')
     expect((await fetch(`http://127.0.0.1:${wrench.port}/etc/passwd`)).status).toBe(404)

@@ -6,7 +6,8 @@ import { shelf } from './packs'
 
 /** The server of PostgreSQL that bin/test started. */
 export function serverUrl(): string {
-  if (!process.env.TEST_PG_URL) throw new Error('TEST_PG_URL is not set: run bin/test, or start a PostgreSQL and name it')
+  if (!process.env.TEST_PG_URL)
+    throw new Error('TEST_PG_URL is not set: run bin/test, or start a PostgreSQL and name it')
   return process.env.TEST_PG_URL
 }
 
@@ -24,8 +25,7 @@ async function asAdmin(statement: string): Promise<void> {
   await admin.connect()
   try {
     await admin.query(statement)
-  }
-  finally {
+  } finally {
     await admin.end()
   }
 }
@@ -35,7 +35,9 @@ export async function emptyDatabase() {
   const name = `t_${crypto.randomUUID().replaceAll('-', '')}`
   await asAdmin(`create database ${name}`)
   return {
-    name, ownerUrl: databaseUrl(name), url: databaseUrl(name, APP_ROLE),
+    name,
+    ownerUrl: databaseUrl(name),
+    url: databaseUrl(name, APP_ROLE),
     drop: () => asAdmin(`drop database ${name} with (force)`),
   }
 }
@@ -47,10 +49,19 @@ export async function freshDatabase(withJobs = false) {
   const opened = openDatabase(database.ownerUrl, 6)
   await seedDemo(opened.db, shelf, withJobs)
   return {
-    ...database, ...opened,
+    ...database,
+    ...opened,
     /** Asks the database as its owner. */
-    async sql<T extends object = Record<string, unknown>>(text: TemplateStringsArray, ...values: unknown[]): Promise<T[]> {
-      return (await opened.pool.query<T & object>(text.reduce((all, part, index) => `${all}$${index}${part}`), values)).rows
+    async sql<T extends object = Record<string, unknown>>(
+      text: TemplateStringsArray,
+      ...values: unknown[]
+    ): Promise<T[]> {
+      return (
+        await opened.pool.query<T & object>(
+          text.reduce((all, part, index) => `${all}$${index}${part}`),
+          values,
+        )
+      ).rows
     },
     async drop() {
       await opened.close()

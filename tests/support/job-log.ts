@@ -15,8 +15,19 @@ export class TestLog {
     const log = new TestLog()
     const procedure = expandPack(pack, options)
     log.add('job-opened', {
-      number: 7, vehicle: { id: 'v', name: 'Test car', make: 'Make', model: 'Model', year: 2015, customer: 'Somebody', gears: ['1', '2', 'R'] },
-      complaint: { symptoms: ['slips'], text: '' }, pumpTest: { result: 'no-change', strokes: 18 }, odometerKm: 1000,
+      number: 7,
+      vehicle: {
+        id: 'v',
+        name: 'Test car',
+        make: 'Make',
+        model: 'Model',
+        year: 2015,
+        customer: 'Somebody',
+        gears: ['1', '2', 'R'],
+      },
+      complaint: { symptoms: ['slips'], text: '' },
+      pumpTest: { result: 'no-change', strokes: 18 },
+      odometerKm: 1000,
     })
     log.add('plan-made', { procedure, plan: planJob(procedure) })
     return log
@@ -26,7 +37,14 @@ export class TestLog {
     const last = this.events.at(-1)
     const at = last ? Date.parse(last.deviceTime) + minutesLater * 60_000 : START
     return {
-      id: `e${this.events.length + 1}`, jobId: 'job', seq: this.events.length + 1, deviceId: 'd', deviceTime: new Date(at).toISOString(), personId: 'p', type, payload,
+      id: `e${this.events.length + 1}`,
+      jobId: 'job',
+      seq: this.events.length + 1,
+      deviceId: 'd',
+      deviceTime: new Date(at).toISOString(),
+      personId: 'p',
+      type,
+      payload,
     } as JobEvent
   }
 

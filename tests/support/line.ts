@@ -19,12 +19,15 @@ export async function lineTo(databaseUrl: string): Promise<Line> {
   const pairs = new Set<[Socket, Socket]>()
   let silent = false
   let refusing = false
-  const server = createServer((near) => {
+  const server = createServer(near => {
     if (refusing) return void near.destroy()
     const far = connect(Number(target.port), target.hostname)
     const pair: [Socket, Socket] = [near, far]
     pairs.add(pair)
-    for (const [from, to] of [[near, far], [far, near]] as const) {
+    for (const [from, to] of [
+      [near, far],
+      [far, near],
+    ] as const) {
       from.on('data', chunk => to.write(chunk))
       from.on('error', () => {})
       from.on('close', () => {
@@ -42,21 +45,29 @@ export async function lineTo(databaseUrl: string): Promise<Line> {
   const { port } = server.address() as { port: number }
   const url = new URL(databaseUrl)
   url.port = String(port)
-  const cut = () => { for (const [near, far] of pairs) { near.destroy(); far.destroy() } }
+  const cut = () => {
+    for (const [near, far] of pairs) {
+      near.destroy()
+      far.destroy()
+    }
+  }
   return {
-    url: url.href, cut,
+    url: url.href,
+    cut,
     silence(on) {
       silent = on
-      for (const pair of pairs) if (on) hush(pair)
+      for (const pair of pairs)
+        if (on) hush(pair)
         else for (const socket of pair) socket.resume()
     },
     refuse(on) {
       refusing = on
       if (on) cut()
     },
-    close: () => new Promise((resolve) => {
-      cut()
-      server.close(() => resolve())
-    }),
+    close: () =>
+      new Promise(resolve => {
+        cut()
+        server.close(() => resolve())
+      }),
   }
 }

@@ -5,12 +5,35 @@ import type { JudgeKind, Sheet, SheetField } from '../../core/packs'
 /** What one computation says, on a sheet that has a field for every input; words are answers. */
 export function findingOf(kind: JudgeKind, values: Record<string, number | string>): Finding {
   const sheet: Sheet = {
-    id: 's', title: 'S', row: 'handle', drawing: 'lift', steps: ['x'], when: [], look: [], schools: [],
-    fields: Object.entries(values).map(([id, value]): SheetField => typeof value === 'number'
-      ? { id, name: id, kind: 'number', unit: '', low: -1e6, high: 1e6, when: [] }
-      : { id, name: id, kind: 'choice', answers: [{ id: value, label: value, says: 'good' }, { id: 'other', label: 'other', says: 'good' }], when: [] }),
+    id: 's',
+    title: 'S',
+    row: 'handle',
+    drawing: 'lift',
+    steps: ['x'],
+    when: [],
+    look: [],
+    schools: [],
+    fields: Object.entries(values).map(([id, value]): SheetField =>
+      typeof value === 'number'
+        ? { id, name: id, kind: 'number', unit: '', low: -1e6, high: 1e6, when: [] }
+        : {
+            id,
+            name: id,
+            kind: 'choice',
+            answers: [
+              { id: value, label: value, says: 'good' },
+              { id: 'other', label: 'other', says: 'good' },
+            ],
+            when: [],
+          },
+    ),
     judges: [{ kind, of: 'It', inputs: Object.fromEntries(Object.keys(values).map(id => [id, id])), when: [] }],
   }
-  const entries = Object.entries(values).map(([id, value]): [string, FieldValue] => [id, typeof value === 'number' ? { kind: 'number', entry: { entered: String(value), value } } : { kind: 'choice', answer: value }])
+  const entries = Object.entries(values).map(([id, value]): [string, FieldValue] => [
+    id,
+    typeof value === 'number'
+      ? { kind: 'number', entry: { entered: String(value), value } }
+      : { kind: 'choice', answer: value },
+  ])
   return judgeSheet(sheet, Object.fromEntries(entries)).findings.find(finding => finding.judge === kind)!
 }

@@ -7,7 +7,11 @@ import { join } from 'node:path'
 export const DOTS_PER_MM = 10
 
 /** A printed page as grey dots: 0 black, 255 white. */
-export interface PrintedPage { width: number, height: number, dark: (x: number, y: number) => boolean }
+export interface PrintedPage {
+  width: number
+  height: number
+  dark: (x: number, y: number) => boolean
+}
 
 /** The text of a PDF, by poppler's `pdftotext`. */
 export function pdfText(path: string): string {
@@ -21,8 +25,7 @@ export function pdfPages(path: string): PrintedPage[] {
     execFileSync('pdftoppm', ['-gray', '-r', String(DOTS_PER_MM * 25.4), path, join(folder, 'page')])
     const names = execFileSync('ls', [folder], { encoding: 'utf8' }).trim().split('\n').sort()
     return names.map(name => readGrey(readFileSync(join(folder, name))))
-  }
-  finally {
+  } finally {
     rmSync(folder, { recursive: true })
   }
 }
@@ -53,9 +56,15 @@ export function circleDrawn(page: PrintedPage, xMm: number, yMm: number, radiusM
   const points = 180
   let dark = 0
   for (let index = 0; index < points; index++) {
-    const angle = index / points * 2 * Math.PI
+    const angle = (index / points) * 2 * Math.PI
     const [x, y] = [(xMm + radiusMm * Math.cos(angle)) * DOTS_PER_MM, (yMm + radiusMm * Math.sin(angle)) * DOTS_PER_MM]
-    const near = [[0, 0], [1, 0], [-1, 0], [0, 1], [0, -1]].some(([dx, dy]) => page.dark(Math.round(x + dx!), Math.round(y + dy!)))
+    const near = [
+      [0, 0],
+      [1, 0],
+      [-1, 0],
+      [0, 1],
+      [0, -1],
+    ].some(([dx, dy]) => page.dark(Math.round(x + dx!), Math.round(y + dy!)))
     if (near) dark++
   }
   return dark / points

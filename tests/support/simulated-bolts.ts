@@ -16,10 +16,15 @@ export interface TightenedBolt {
 const STEPS_DEG = [0.5, 1, 1, 2]
 
 /** Turns a bolt until it is at its target, or a good way past where that should have been. */
-function tightenOne(group: GroupModel, fault: Fault, chance: Chance, stepDeg: number): { samples: TighteningSample[], yieldedAtDeg: number | null } {
+function tightenOne(
+  group: GroupModel,
+  fault: Fault,
+  chance: Chance,
+  stepDeg: number,
+): { samples: TighteningSample[]; yieldedAtDeg: number | null } {
   const bolt = new SimulatedBolt(group, fault, chance)
   const samples: TighteningSample[] = []
-  const limit = group.rundownDeg * 1.1 + 6 * group.targetNm / group.slopeNmPerDeg
+  const limit = group.rundownDeg * 1.1 + (6 * group.targetNm) / group.slopeNmPerDeg
   while (bolt.angleDeg < limit) {
     const sample = bolt.turn(stepDeg * (0.7 + 0.6 * chance.next()))
     samples.push(sample)
@@ -33,7 +38,12 @@ function tightenOne(group: GroupModel, fault: Fault, chance: Chance, stepDeg: nu
  * @param siblings fewest and most good bolts known beforehand
  * @param wrong what every second bolt may have
  */
-export function* simulatedBolts(count: number, seed: number, siblings: [number, number] = [1, 7], wrong: readonly Fault[] = faults.slice(1)): Generator<TightenedBolt> {
+export function* simulatedBolts(
+  count: number,
+  seed: number,
+  siblings: [number, number] = [1, 7],
+  wrong: readonly Fault[] = faults.slice(1),
+): Generator<TightenedBolt> {
   const chance = new Chance(seed)
   for (let index = 0; index < count; index++) {
     const group = anyGroup(chance)
@@ -41,12 +51,26 @@ export function* simulatedBolts(count: number, seed: number, siblings: [number, 
     const known = siblings[0] + Math.floor(chance.next() * (siblings[1] - siblings[0] + 1))
     const curves = Array.from({ length: known }, () => tightenOne(group, 'none', chance, step).samples)
     const fault: Fault = index % 2 === 0 ? 'none' : chance.pick(wrong)
-    yield { fault, targetNm: group.targetNm, siblings: curves, rundownDeg: group.rundownDeg, ...tightenOne(group, fault, chance, step) }
+    yield {
+      fault,
+      targetNm: group.targetNm,
+      siblings: curves,
+      rundownDeg: group.rundownDeg,
+      ...tightenOne(group, fault, chance, step),
+    }
   }
 }
 
 /** What each fault is to be called. A thread that strips may be caught while it still yields. */
 export const rightCalls: Record<Fault, readonly string[]> = {
-  'none': ['good'], 'cross-threaded': ['drag'], 'dirt': ['drag'], 'bottomed': ['early'], 'too-long': ['early'],
-  'soft': ['soft'], 'trapped-plate': ['soft'], 'yielding': ['yielding'], 'stripped': ['gave-way'], 'sheared': ['gave-way'],
+  none: ['good'],
+  'cross-threaded': ['drag'],
+  dirt: ['drag'],
+  bottomed: ['early'],
+  'too-long': ['early'],
+  soft: ['soft'],
+  'trapped-plate': ['soft'],
+  yielding: ['yielding'],
+  stripped: ['gave-way'],
+  sheared: ['gave-way'],
 }

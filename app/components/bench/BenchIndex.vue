@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { blockersOf } from '../../../core/job'
 import type { Sheet } from '../../../core/packs'
-import { levelWords } from '../../lib/level-words'
+import { levelWords } from '../../words/level-words'
 
 /** Everything the bench has for this job, in its rows: what is said already, what can be looked at now. */
 const { store, state, bench, verdicts, started, path } = useBench()
 const t = useTerms()
-const units = useUnits()
 const rows = computed(() => [
   { title: 'Look and measure', sheets: bench.value.sheets.filter(sheet => sheet.row === 'measure') },
   { title: t('{Centering}'), sheets: bench.value.sheets.filter(sheet => sheet.row === 'centre') },
@@ -17,17 +16,34 @@ const firstStep = (sheet: Sheet) => Math.min(...sheet.steps.map(id => order.valu
 const sorted = (sheets: Sheet[]) => [...sheets].sort((a, b) => firstStep(a) - firstStep(b))
 /** It lies open now: one of its steps is not done and nothing stands before it. */
 const now = (sheet: Sheet) => sheet.steps.some(id => !state.value.done[id] && blockersOf(state.value, id).length === 0)
-const link = (query: Record<string, string>) => ({ path: path('bench'), query })
-const ways = computed(() => bench.value.sheets.filter(sheet => sheet.ways && sheet.ways.option in state.value.procedure!.options))
+const ways = computed(() =>
+  bench.value.sheets.filter(sheet => sheet.ways && sheet.ways.option in state.value.procedure!.options),
+)
 const renewed = computed(() => Object.values(state.value.renewals).filter(entry => entry.decision === 'renew').length)
 const noted = computed(() => Object.keys(state.value.orientations).length)
 const onOrder = computed(() => state.value.orders.filter(entry => entry.cameAt === null).length)
 const decide = computed(() => [
-  { at: 'open', title: 'While it is open', says: renewed.value ? `${renewed.value} to be renewed` : 'What is in reach, what it costs now and what later' },
-  ...ways.value.map(sheet => ({ at: 'ways', sheet: sheet.id, title: `${t(sheet.title)}: ways on`, says: state.value.ways.at(-1)?.because ?? 'Money, days and risk side by side' })),
-  { at: 'bolts', title: 'Bolts: again or new', says: 'From their records' },
-  { at: 'parts', title: 'Parts', says: onOrder.value ? `${onOrder.value} on order` : 'List, prices, orders' },
-  { at: 'marks', title: 'Which way round, and old parts', says: noted.value ? `${noted.value} noted` : 'Nothing noted yet' },
+  {
+    to: path('bench/open'),
+    title: 'While it is open',
+    says: renewed.value ? `${renewed.value} to be renewed` : 'What is in reach, what it costs now and what later',
+  },
+  ...ways.value.map(sheet => ({
+    to: path(`bench/${sheet.id}/ways`),
+    title: `${t(sheet.title)}: ways on`,
+    says: state.value.ways.at(-1)?.because ?? 'Money, days and risk side by side',
+  })),
+  { to: path('bench/bolts'), title: 'Bolts: again or new', says: 'From their records' },
+  {
+    to: path('bench/parts'),
+    title: 'Parts',
+    says: onOrder.value ? `${onOrder.value} on order` : 'List, prices, orders',
+  },
+  {
+    to: path('bench/marks'),
+    title: 'Which way round, and old parts',
+    says: noted.value ? `${noted.value} noted` : 'Nothing noted yet',
+  },
 ])
 useKeys({ Backspace: store.undo })
 </script>
@@ -40,13 +56,29 @@ useKeys({ Backspace: store.undo })
       <p v-if="row.sheets.length === 0" class="mt-2 text-quiet">This job has none.</p>
       <ul class="ruled">
         <li v-for="sheet in sorted(row.sheets)" :key="sheet.id">
-          <NuxtLink :to="link({ sheet: sheet.id })" class="grid grid-cols-[7.5rem_minmax(0,1fr)] items-baseline gap-x-4 gap-y-1 py-3 no-underline hover:bg-tint sm:grid-cols-[7.5rem_minmax(12rem,1fr)_minmax(0,2fr)]" :data-testid="`sheet-${sheet.id}`">
-            <span class="font-bold" :class="verdicts.get(sheet.id)!.level ? levelWords[verdicts.get(sheet.id)!.level!].text : 'text-quiet'">
-              <template v-if="verdicts.get(sheet.id)!.level"><span class="figure" aria-hidden="true">{{ levelWords[verdicts.get(sheet.id)!.level!].sign }}</span> {{ levelWords[verdicts.get(sheet.id)!.level!].word }}</template>
+          <NuxtLink
+            :to="path(`bench/${sheet.id}`)"
+            class="grid grid-cols-[7.5rem_minmax(0,1fr)] items-baseline gap-x-4 gap-y-1 py-3 no-underline hover:bg-tint sm:grid-cols-[7.5rem_minmax(12rem,1fr)_minmax(0,2fr)]"
+            :data-testid="`sheet-${sheet.id}`"
+          >
+            <span
+              class="font-bold"
+              :class="verdicts.get(sheet.id)!.level ? levelWords[verdicts.get(sheet.id)!.level!].text : 'text-quiet'"
+            >
+              <template v-if="verdicts.get(sheet.id)!.level"
+                ><span class="figure" aria-hidden="true">{{ levelWords[verdicts.get(sheet.id)!.level!].sign }}</span>
+                {{ levelWords[verdicts.get(sheet.id)!.level!].word }}</template
+              >
               <template v-else>{{ now(sheet) ? 'Open now' : started(sheet) ? 'Begun' : 'Later' }}</template>
             </span>
             <span class="text-lg font-semibold">{{ t(sheet.title) }}</span>
-            <span class="text-quiet max-sm:col-span-2">{{ verdicts.get(sheet.id)!.findings[0] ? units.sentence(t(verdicts.get(sheet.id)!.findings[0]!.sentence)) : sheet.look[0] ? t(sheet.look[0]) : '' }}</span>
+            <span class="text-quiet max-sm:col-span-2">{{
+              verdicts.get(sheet.id)!.findings[0]
+                ? t(verdicts.get(sheet.id)!.findings[0]!.sentence)
+                : sheet.look[0]
+                  ? t(sheet.look[0])
+                  : ''
+            }}</span>
           </NuxtLink>
         </li>
       </ul>
@@ -54,9 +86,14 @@ useKeys({ Backspace: store.undo })
     <section class="mt-5">
       <h2 class="border-b-2 border-ink pb-1 text-lg">Decide</h2>
       <ul class="ruled">
-        <li v-for="entry in decide" :key="entry.title">
-          <NuxtLink :to="link('sheet' in entry ? { at: entry.at, sheet: entry.sheet } : { at: entry.at })" class="grid items-baseline gap-x-4 py-3 no-underline hover:bg-tint sm:grid-cols-[minmax(12rem,20rem)_minmax(0,1fr)]">
-            <span class="text-lg font-semibold">{{ entry.title }}</span><span class="text-quiet">{{ t(entry.says) }}</span>
+        <li v-for="entry in decide" :key="entry.to">
+          <NuxtLink
+            :to="entry.to"
+            class="grid items-baseline gap-x-4 py-3 no-underline hover:bg-tint sm:grid-cols-[minmax(12rem,20rem)_minmax(0,1fr)]"
+          >
+            <span class="text-lg font-semibold">{{ entry.title }}</span><span class="text-quiet">{{
+              t(entry.says)
+            }}</span>
           </NuxtLink>
         </li>
       </ul>

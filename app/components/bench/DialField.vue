@@ -2,16 +2,23 @@
 import { checkDial, turnDeg } from '../../../core/alignment'
 import type { DialValue } from '../../../core/bench'
 import type { SheetField } from '../../../core/packs'
-import { readEntry } from '../../lib/read-entry'
+import { readEntry } from '../../words/read-entry'
 
 /** Readings of a dial gauge round a circle: typed place by place, or taken by a gauge that speaks. */
 const numbers = useNumbers()
-const props = defineProps<{ field: Extract<SheetField, { kind: 'dial' }>, entries: DialValue[], name: string, limitMm: number | null }>()
-const emit = defineEmits<{ keep: [entries: DialValue[]] }>()
+const props = defineProps<{
+  field: Extract<SheetField, { kind: 'dial' }>
+  entries: DialValue[]
+  name: string
+  limitMm: number | null
+}>()
+const emit = defineEmits<{ take: [entry: DialValue]; keep: [entries: DialValue[]] }>()
 const STEP_DEG = 45
 const t = useTerms()
 const units = useUnits()
-const checked = computed(() => checkDial(props.entries.map(({ angleDeg, value, entered }) => ({ angleDeg, heightMm: value, entered }))))
+const checked = computed(() =>
+  checkDial(props.entries.map(({ angleDeg, value, entered }) => ({ angleDeg, heightMm: value, entered }))),
+)
 const markOf = (index: number) => checked.value.marks.find(mark => mark.index === index) ?? null
 /** The next place: on by what the last two were apart. */
 const nextAngle = computed(() => {
@@ -22,58 +29,141 @@ const nextAngle = computed(() => {
 const angleText = ref('')
 const heightText = ref('')
 const heightInput = useTemplateRef('heightInput')
-watch(nextAngle, (angle) => { angleText.value = String(Math.round((angle > 360 ? turnDeg(angle) : angle) * 10) / 10) }, { immediate: true })
+watch(
+  nextAngle,
+  angle => {
+    angleText.value = String(Math.round((angle > 360 ? turnDeg(angle) : angle) * 10) / 10)
+  },
+  { immediate: true },
+)
 
-function add(entry: DialValue) {
-  emit('keep', [...props.entries, entry])
-}
 function enter() {
   if (heightText.value.trim() === '') return
   const angle = numbers.plain(angleText.value.replace('°', ''))
-  add({ ...readEntry(heightText.value, 'mm', units.preference.value), angleDeg: angleText.value.trim() === '' || !Number.isFinite(angle) ? null : angle })
+  emit('take', {
+    ...readEntry(heightText.value, 'mm', units.preference.value),
+    angleDeg: angleText.value.trim() === '' || !Number.isFinite(angle) ? null : angle,
+  })
   heightText.value = ''
   heightInput.value?.focus()
 }
-const remove = (index: number) => emit('keep', props.entries.filter((_, place) => place !== index))
-const gauge = useGauge(() => t(props.field.name), (angleDeg, heightMm) => add({ entered: `${heightMm.toFixed(2)} mm`, value: Math.round(heightMm * 1000) / 1000, angleDeg }))
+const remove = (index: number) =>
+  emit(
+    'keep',
+    props.entries.filter((_, place) => place !== index),
+  )
+const gauge = useGauge(
+  () => t(props.field.name),
+  (angleDeg, heightMm) =>
+    emit('take', { entered: `${heightMm.toFixed(2)} mm`, value: Math.round(heightMm * 1000) / 1000, angleDeg }),
+)
 /** Typed in inches, a thou is what a dial shows. */
 const unit = computed(() => units.preference.value.length)
 </script>
 
 <template>
   <fieldset class="min-w-0">
-    <legend class="label">{{ t(field.name) }}<span class="figure font-normal text-quiet">, {{ unit }} on the dial</span></legend>
+    <legend class="label">
+      {{ t(field.name) }}<span class="figure font-normal text-quiet">, {{ unit }} on the dial</span>
+    </legend>
     <p v-if="field.about" class="text-sm text-quiet">{{ t(field.about) }}</p>
     <div class="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-[minmax(0,1fr)_minmax(15rem,20rem)]">
       <div>
         <form class="flex flex-wrap items-end gap-2" novalidate @submit.prevent="enter">
-          <div class="w-24"><label class="block text-sm text-quiet" :for="`${name}-angle`">at, degrees</label><input :id="`${name}-angle`" v-model="angleText" class="figure px-2! text-lg" inputmode="decimal" autocomplete="off"></div>
-          <div class="w-32"><label class="block text-sm text-quiet" :for="`${name}-height`">dial shows</label><input :id="`${name}-height`" ref="heightInput" v-model="heightText" class="figure px-2! text-lg" inputmode="decimal" autocomplete="off"></div>
+          <div class="w-24">
+            <label class="block text-sm text-quiet" :for="`${name}-angle`">at, degrees</label
+            ><input
+              :id="`${name}-angle`"
+              v-model="angleText"
+              class="figure px-2! text-lg"
+              inputmode="decimal"
+              autocomplete="off"
+            />
+          </div>
+          <div class="w-32">
+            <label class="block text-sm text-quiet" :for="`${name}-height`">dial shows</label
+            ><input
+              :id="`${name}-height`"
+              ref="heightInput"
+              v-model="heightText"
+              class="figure px-2! text-lg"
+              inputmode="decimal"
+              autocomplete="off"
+            />
+          </div>
           <button class="button button-main">Take it</button>
         </form>
         <ol class="mt-3 grid gap-x-4 xl:grid-cols-2" data-testid="dial-readings">
-          <li v-for="(entry, index) in entries" :key="index" class="flex items-center gap-2 border-b border-rule py-0.5">
-            <span class="figure w-16 text-quiet">{{ entry.angleDeg === null ? 'where?' : `${Math.round(turnDeg(entry.angleDeg))}°` }}</span>
-            <span class="figure flex-1 font-semibold" :class="markOf(index) && markOf(index)!.fault !== 'twice' ? 'text-danger line-through' : ''">{{ entry.entered }}</span>
-            <span v-if="markOf(index)" class="text-sm" :class="markOf(index)!.fault === 'twice' ? 'text-good' : 'text-danger'" aria-hidden="true">{{ markOf(index)!.fault === 'twice' ? '✓' : '✕' }}</span>
-            <button type="button" class="min-h-11 min-w-11 text-sm underline" :aria-label="`Take the reading at ${entry.angleDeg ?? 'no place'} out`" @click="remove(index)">out</button>
+          <li
+            v-for="(entry, index) in entries"
+            :key="index"
+            class="flex items-center gap-2 border-b border-rule py-0.5"
+          >
+            <span class="figure w-16 text-quiet">{{
+              entry.angleDeg === null ? 'where?' : `${Math.round(turnDeg(entry.angleDeg))}°`
+            }}</span>
+            <span
+              class="figure flex-1 font-semibold"
+              :class="markOf(index) && markOf(index)!.fault !== 'twice' ? 'text-danger line-through' : ''"
+              >{{ entry.entered }}</span
+            >
+            <span
+              v-if="markOf(index)"
+              class="text-sm"
+              :class="markOf(index)!.fault === 'twice' ? 'text-good' : 'text-danger'"
+              aria-hidden="true"
+              >{{ markOf(index)!.fault === 'twice' ? '✓' : '✕' }}</span
+            >
+            <button
+              type="button"
+              class="min-h-11 min-w-11 text-sm underline"
+              :aria-label="`Take the reading at ${entry.angleDeg ?? 'no place'} out`"
+              @click="remove(index)"
+            >
+              out
+            </button>
           </li>
         </ol>
         <ul v-if="checked.marks.length" class="mt-2 text-sm">
-          <li v-for="mark in checked.marks" :key="mark.index" :class="mark.fault === 'twice' ? 'text-quiet' : 'text-danger'"><span class="figure">{{ entries[mark.index]!.angleDeg === null ? entries[mark.index]!.entered : `${Math.round(turnDeg(entries[mark.index]!.angleDeg!))}°` }}</span>: {{ units.sentence(mark.reason) }}</li>
+          <li
+            v-for="mark in checked.marks"
+            :key="mark.index"
+            :class="mark.fault === 'twice' ? 'text-quiet' : 'text-danger'"
+          >
+            <span class="figure">{{
+              entries[mark.index]!.angleDeg === null
+                ? entries[mark.index]!.entered
+                : `${Math.round(turnDeg(entries[mark.index]!.angleDeg!))}°`
+            }}</span>: {{ t(mark.reason) }}
+          </li>
         </ul>
         <p v-if="entries.length && checked.tooFew" class="mt-2 text-sm text-attention">{{ checked.tooFew }}</p>
         <div class="mt-3 flex flex-wrap items-center gap-2">
-          <template v-if="gauge.name.value"><span class="font-semibold">{{ gauge.name.value }} speaks.</span><button type="button" class="button" @click="gauge.zero()">Zero</button><button type="button" class="button" @click="gauge.disconnect()">Let go</button></template>
+          <template v-if="gauge.name.value"
+            ><span class="font-semibold">{{ gauge.name.value }} speaks.</span
+            ><button type="button" class="button" @click="gauge.zero()">Zero</button
+            ><button type="button" class="button" @click="gauge.disconnect()">Let go</button></template
+          >
           <details v-else class="w-full">
             <summary class="min-h-11 cursor-pointer font-semibold underline">A gauge that speaks</summary>
-            <div class="mt-2 flex flex-wrap items-end gap-2"><div class="flex-1 basis-56"><label class="label" :for="`${name}-address`">Its address</label><input :id="`${name}-address`" v-model="gauge.address.value" class="figure mt-1"></div><button type="button" class="button" @click="gauge.connect()">{{ gauge.connecting.value ? 'Calling' : 'Connect' }}</button></div>
+            <div class="mt-2 flex flex-wrap items-end gap-2">
+              <div class="flex-1 basis-56">
+                <label class="label" :for="`${name}-address`">Its address</label
+                ><input :id="`${name}-address`" v-model="gauge.address.value" class="figure mt-1" />
+              </div>
+              <button type="button" class="button" @click="gauge.connect()">
+                {{ gauge.connecting.value ? 'Calling' : 'Connect' }}
+              </button>
+            </div>
           </details>
-          <p v-if="gauge.problem.value" class="text-danger" role="alert">{{ gauge.problem.value }}</p>
+          <p v-if="gauge.problem.value" class="text-danger" role="alert">{{ t(gauge.problem.value) }}</p>
         </div>
       </div>
       <LazyPolarPlot v-if="checked.usable.length >= 3" :readings="checked.usable" :limit-mm="limitMm" />
-      <p v-else class="self-center text-center text-quiet">After three places the picture begins; {{ 8 - Math.min(8, checked.usable.length) }} more are wanted for a verdict.</p>
+      <p v-else class="self-center text-center text-quiet">
+        After three places the picture begins; {{ 8 - Math.min(8, checked.usable.length) }} more are wanted for a
+        verdict.
+      </p>
     </div>
   </fieldset>
 </template>

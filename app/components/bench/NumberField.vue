@@ -2,22 +2,35 @@
 import { checkEntry } from '../../../core/bench'
 import type { Entry } from '../../../core/bench'
 import type { SheetField } from '../../../core/packs'
-import { readEntry, unitTyped } from '../../lib/read-entry'
+import { readEntry, unitTyped } from '../../words/read-entry'
 
 /** One number. It is kept as it was typed; what cannot be right is marked beside it. */
-const props = defineProps<{ field: Extract<SheetField, { kind: 'number' }>, entry: Entry | null, name: string }>()
+const props = defineProps<{ field: Extract<SheetField, { kind: 'number' }>; entry: Entry | null; name: string }>()
 const emit = defineEmits<{ keep: [entry: Entry | null] }>()
 const t = useTerms()
 const units = useUnits()
 const typed = ref(props.entry?.entered ?? '')
-watch(() => props.entry?.entered, (text) => { typed.value = text ?? '' })
-const mark = computed(() => props.entry ? checkEntry(props.field, props.entry) : null)
+watch(
+  () => props.entry?.entered,
+  text => {
+    typed.value = text ?? ''
+  },
+)
+const mark = computed(() => (props.entry ? checkEntry(props.field, props.entry) : null))
 const unit = computed(() => unitTyped(props.field.unit, units.preference.value))
 const read = computed(() => {
   const value = props.entry?.value
-  return value === null || value === undefined || props.field.unit !== 'mm' || unit.value === 'mm' || mark.value ? '' : `${value.toFixed(2)} mm`
+  return value === null || value === undefined || props.field.unit !== 'mm' || unit.value === 'mm' || mark.value
+    ? ''
+    : `${value.toFixed(2)} mm`
 })
-const guide = computed(() => props.field.guide === undefined ? '' : props.field.unit === 'mm' ? units.reading(props.field.guide, 'mm') : `${props.field.guide} ${props.field.unit}`.trim())
+const guide = computed(() =>
+  props.field.guide === undefined
+    ? ''
+    : props.field.unit === 'mm'
+      ? units.reading(props.field.guide, 'mm')
+      : `${props.field.guide} ${props.field.unit}`.trim(),
+)
 
 function keep() {
   const text = typed.value.trim()
@@ -29,11 +42,24 @@ function keep() {
 <template>
   <div>
     <FieldHead :field="field" :unit="unit" :field-id="name" />
-    <input :id="name" v-model="typed" class="figure mt-1 text-xl" :class="mark ? 'border-danger!' : ''" inputmode="decimal" autocomplete="off" :placeholder="guide ? `${guide} is usual` : ''" :aria-describedby="`${name}-about`" :aria-invalid="mark !== null" @change="keep" @keydown.enter="keep">
+    <input
+      :id="name"
+      v-model="typed"
+      class="figure mt-1 text-xl"
+      :class="mark ? 'border-danger!' : ''"
+      inputmode="decimal"
+      autocomplete="off"
+      :placeholder="guide ? `${guide} is usual` : ''"
+      :aria-describedby="`${name}-about`"
+      :aria-invalid="mark !== null"
+      @change="keep"
+      @keydown.enter="keep"
+    />
     <p :id="`${name}-about`" class="mt-1 text-sm text-quiet">
-      <span v-if="mark" class="block text-danger">{{ units.sentence(mark) }}</span>
+      <span v-if="mark" class="block text-danger">{{ t(mark) }}</span>
       <span v-if="read" class="figure block">{{ read }}</span>
-      <template v-if="field.about">{{ t(field.about) }}</template>{{ ' ' }}<template v-if="guide && !entry">Left empty, {{ guide }} counts, common practice.</template>
+      <template v-if="field.about">{{ t(field.about) }}</template>{{ ' '
+      }}<template v-if="guide && !entry">Left empty, {{ guide }} counts, common practice.</template>
     </p>
   </div>
 </template>

@@ -1,13 +1,18 @@
 <script setup lang="ts">
-import type { RenewalLine } from '../../composables/useRenewals'
+import type { RenewalLine } from '../../../core/job'
 
 /** One part in reach on one row. */
-const props = defineProps<{ line: RenewalLine, asked: boolean }>()
-const emit = defineEmits<{ ask: [], chance: [chance: number] }>()
+const props = defineProps<{ line: RenewalLine; asked: boolean }>()
+const emit = defineEmits<{ ask: []; chance: [chance: number] }>()
 const t = useTerms()
 const { money } = useMoney()
 const percent = ref(Math.round(props.line.chance * 100))
-watch(() => props.line.chance, (chance) => { percent.value = Math.round(chance * 100) })
+watch(
+  () => props.line.chance,
+  chance => {
+    percent.value = Math.round(chance * 100)
+  },
+)
 const says = computed(() => {
   const { line } = props
   if (line.planned) return { text: 'In the plan', tone: 'text-quiet' }
@@ -20,12 +25,47 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
 </script>
 
 <template>
-  <li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 py-1 md:grid-cols-[minmax(0,1fr)_5rem_11rem_5rem_5rem_5.5rem]" :class="asked ? 'bg-tint' : ''" :data-testid="`reach-${line.part.id}`">
-    <button class="min-h-11 text-left font-semibold underline decoration-rule" :aria-expanded="asked" @click="emit('ask')">{{ t(line.part.name) }}</button>
+  <li
+    class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 py-1 md:grid-cols-[minmax(0,1fr)_5rem_11rem_5rem_5rem_5.5rem]"
+    :class="asked ? 'bg-tint' : ''"
+    :data-testid="`reach-${line.part.id}`"
+  >
+    <button
+      class="min-h-11 text-left font-semibold underline decoration-rule"
+      :aria-expanded="asked"
+      @click="emit('ask')"
+    >
+      {{ t(line.part.name) }}
+    </button>
     <p class="md:order-last" :class="says.tone">{{ says.text }}</p>
-    <p class="text-right max-md:order-last max-md:text-left"><span class="text-quiet md:sr-only">now </span><span class="figure">{{ line.answer ? money(line.answer.expectedNow) : '–' }}</span><span class="md:hidden"><span class="text-quiet">, later </span><span class="figure">{{ line.answer ? money(line.answer.expectedLater) : '–' }}</span></span></p>
-    <p class="flex items-center gap-2 max-md:col-span-2"><input v-model.number="percent" type="range" min="0" max="100" class="min-h-11 border-0! p-0! accent-action" :aria-label="`How sure ${t(line.part.name)} fails, in 100`" :aria-valuetext="`${percent} in 100`" @change="emit('chance', percent / 100)"><span class="figure w-14 shrink-0 text-right">{{ percent }}&nbsp;%</span></p>
-    <p class="text-right max-md:order-last"><span class="text-quiet md:sr-only">pays from </span><span class="figure">{{ line.answer ? line.answer.breakEvenChance > 1 ? 'never' : payFrom(line.answer.breakEvenChance) : '–' }}</span></p>
-    <p class="figure text-right max-md:hidden"><span class="sr-only">later </span>{{ line.answer ? money(line.answer.expectedLater) : '–' }}</p>
+    <p class="text-right max-md:order-last max-md:text-left">
+      <span class="text-quiet md:sr-only">now </span
+      ><span class="figure">{{ line.answer ? money(line.answer.expectedNow) : '–' }}</span
+      ><span class="md:hidden"
+        ><span class="text-quiet">, later </span
+        ><span class="figure">{{ line.answer ? money(line.answer.expectedLater) : '–' }}</span></span
+      >
+    </p>
+    <p class="flex items-center gap-2 max-md:col-span-2">
+      <input
+        v-model.number="percent"
+        type="range"
+        min="0"
+        max="100"
+        class="min-h-11 border-0! p-0! accent-action"
+        :aria-label="`How sure ${t(line.part.name)} fails, in 100`"
+        :aria-valuetext="`${percent} in 100`"
+        @change="emit('chance', percent / 100)"
+      /><span class="figure w-14 shrink-0 text-right">{{ percent }}&nbsp;%</span>
+    </p>
+    <p class="text-right max-md:order-last">
+      <span class="text-quiet md:sr-only">pays from </span
+      ><span class="figure">{{
+        line.answer ? (line.answer.breakEvenChance > 1 ? 'never' : payFrom(line.answer.breakEvenChance)) : '–'
+      }}</span>
+    </p>
+    <p class="figure text-right max-md:hidden">
+      <span class="sr-only">later </span>{{ line.answer ? money(line.answer.expectedLater) : '–' }}
+    </p>
   </li>
 </template>

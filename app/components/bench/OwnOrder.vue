@@ -1,36 +1,55 @@
 <script setup lang="ts">
-import { addHours, format, set } from 'date-fns'
-import { partOrdered } from '../../../contracts/bench'
-import type { PartsLine } from '../../composables/usePartsList'
-import { newId } from '../../lib/ids'
+import { addHours, set } from 'date-fns'
+import { partOrdered } from '../../../contracts/events/orders'
+import type { QuotedLine } from '../../composables/usePartsList'
+import { newId } from '../../log/ids'
+import { localField } from '../../words/dates'
 
 /** A part ordered by telephone or over the counter: from whom, what it costs, when it is there. */
 const numbers = useNumbers()
-const props = defineProps<{ line: PartsLine }>()
+const props = defineProps<{ line: QuotedLine }>()
 const emit = defineEmits<{ close: [] }>()
 const { store } = useJob()
 const t = useTerms()
 const { currency } = useMoney()
-const form = reactive({ supplier: '', price: props.line.priceEach === null ? '' : String(props.line.priceEach), at: format(set(addHours(new Date(), 24), { hours: 10, minutes: 0 }), "yyyy-MM-dd'T'HH:mm") })
-const problems = ref<Record<string, string>>({})
-function keep() {
+const form = reactive({
+  supplier: '',
+  price: props.line.priceEach === null ? '' : String(props.line.priceEach),
+  at: localField(set(addHours(new Date(), 24), { hours: 10, minutes: 0 })),
+})
+const { problems, check } = useChecked(partOrdered)
+async function keep() {
   const at = new Date(form.at)
-  const price = form.price.trim() === '' ? null : numbers.plain(form.price)
-  const read = partOrdered.safeParse({
-    orderId: newId(), partId: props.line.partId, name: t(props.line.name), count: props.line.count, priceEach: price,
-    supplier: form.supplier, orderNo: null, arrivesAt: Number.isNaN(at.getTime()) ? '' : at.toISOString(),
-  })
-  problems.value = read.success ? {} : Object.fromEntries(read.error.issues.map(issue => [String(issue.path[0]), issue.message]))
-  if (read.success && store.write('part-ordered', read.data)) emit('close')
+  const entry = {
+    orderId: newId(),
+    partId: props.line.partId,
+    name: t(props.line.name),
+    count: props.line.count,
+    priceEach: form.price.trim() === '' ? null : numbers.plain(form.price),
+    supplier: form.supplier,
+    orderNo: null,
+    arrivesAt: Number.isNaN(at.getTime()) ? '' : at.toISOString(),
+  }
+  if (await check(entry, read => store.write('part-ordered', read))) emit('close')
 }
 </script>
 
 <template>
   <BaseDialog open :title="`${t(line.name)}, ordered by hand`" @close="emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="keep">
-      <div><label class="label" for="own-supplier">From whom</label><input id="own-supplier" v-model="form.supplier" class="mt-1" maxlength="80"><p class="text-danger">{{ problems.supplier }}</p></div>
-      <div><label class="label" for="own-price">Price of one, {{ currency }}</label><input id="own-price" v-model="form.price" class="figure mt-1" inputmode="decimal"><p class="text-danger">{{ problems.priceEach }}</p></div>
-      <div><label class="label" for="own-at">There at</label><input id="own-at" v-model="form.at" type="datetime-local" class="figure mt-1"><p class="text-danger">{{ problems.arrivesAt }}</p></div>
+      <Field v-slot="{ control }" id="own-supplier" label="From whom" :problem="problems.supplier ?? ''"
+        ><input v-bind="control" v-model="form.supplier" class="mt-1" maxlength="80"
+      /></Field>
+      <Field
+        v-slot="{ control }"
+        id="own-price"
+        :label="`Price of one, ${currency}`"
+        :problem="problems.priceEach ?? ''"
+        ><input v-bind="control" v-model="form.price" class="figure mt-1" inputmode="decimal"
+      /></Field>
+      <Field v-slot="{ control }" id="own-at" label="There at" :problem="problems.arrivesAt ?? ''"
+        ><input v-bind="control" v-model="form.at" type="datetime-local" class="figure mt-1"
+      /></Field>
       <button class="button button-main button-big">Keep this order</button>
     </form>
   </BaseDialog>

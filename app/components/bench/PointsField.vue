@@ -2,10 +2,10 @@
 import { checkPoints } from '../../../core/bench'
 import type { Entry } from '../../../core/bench'
 import type { SheetField } from '../../../core/packs'
-import { readEntry, unitTyped } from '../../lib/read-entry'
+import { readEntry, unitTyped } from '../../words/read-entry'
 
 /** The same measure at several places. Enter goes on to the next; there is always one more empty place. */
-const props = defineProps<{ field: Extract<SheetField, { kind: 'points' }>, entries: Entry[], name: string }>()
+const props = defineProps<{ field: Extract<SheetField, { kind: 'points' }>; entries: Entry[]; name: string }>()
 const emit = defineEmits<{ keep: [entries: Entry[]] }>()
 const MOST = 24
 const t = useTerms()
@@ -14,18 +14,26 @@ const unit = computed(() => unitTyped(props.field.unit, units.preference.value))
 const checked = computed(() => checkPoints(props.field, props.entries))
 const markOf = (index: number) => checked.value.marks.find(mark => mark.index === index)?.reason ?? null
 const texts = ref<string[]>([])
-watch(() => props.entries, (entries) => {
-  const places = Math.min(MOST, Math.max(props.field.atLeast, entries.length + 1))
-  texts.value = Array.from({ length: places }, (_, index) => entries[index]?.entered ?? '')
-}, { immediate: true })
+watch(
+  () => props.entries,
+  entries => {
+    const places = Math.min(MOST, Math.max(props.field.atLeast, entries.length + 1))
+    texts.value = Array.from({ length: places }, (_, index) => entries[index]?.entered ?? '')
+  },
+  { immediate: true },
+)
 const list = useTemplateRef('list')
 
 function keep() {
-  const entries = texts.value.map(text => text.trim()).filter(text => text !== '').map(text => readEntry(text, props.field.unit, units.preference.value))
+  const entries = texts.value
+    .map(text => text.trim())
+    .filter(text => text !== '')
+    .map(text => readEntry(text, props.field.unit, units.preference.value))
   if (JSON.stringify(entries) !== JSON.stringify(props.entries)) emit('keep', entries)
 }
 async function next(index: number) {
   keep()
+  if (index + 1 === texts.value.length && texts.value.length < MOST) texts.value.push('')
   await nextTick()
   list.value?.querySelectorAll('input')[index + 1]?.focus()
 }
@@ -34,15 +42,32 @@ const placeName = (index: number) => props.field.places?.[index] ?? String(index
 
 <template>
   <fieldset class="min-w-0">
-    <legend class="label">{{ t(field.name) }}<span class="figure font-normal text-quiet">, {{ unit }}</span></legend>
+    <legend class="label">
+      {{ t(field.name) }}<span class="figure font-normal text-quiet">, {{ unit }}</span>
+    </legend>
     <ol ref="list" class="mt-1 flex flex-wrap gap-2">
       <li v-for="(_, index) in texts" :key="index" class="w-24">
-        <label class="figure block text-sm text-quiet" :for="`${name}-${index}`"><span class="sr-only">{{ t(field.name) }}, place </span>{{ placeName(index) }}</label>
-        <input :id="`${name}-${index}`" v-model="texts[index]" class="figure px-2! text-lg" :class="markOf(index) ? 'border-danger!' : ''" inputmode="decimal" autocomplete="off" :aria-invalid="markOf(index) !== null" :aria-describedby="`${name}-about`" @change="keep" @keydown.enter.prevent="next(index)">
+        <label class="figure block text-sm text-quiet" :for="`${name}-${index}`"
+          ><span class="sr-only">{{ t(field.name) }}, place </span>{{ placeName(index) }}</label
+        >
+        <input
+          :id="`${name}-${index}`"
+          v-model="texts[index]"
+          class="figure px-2! text-lg"
+          :class="markOf(index) ? 'border-danger!' : ''"
+          inputmode="decimal"
+          autocomplete="off"
+          :aria-invalid="markOf(index) !== null"
+          :aria-describedby="`${name}-about`"
+          @change="keep"
+          @keydown.enter.prevent="next(index)"
+        />
       </li>
     </ol>
     <p :id="`${name}-about`" class="mt-1 text-sm text-quiet">
-      <span v-for="mark in checked.marks" :key="mark.index" class="block text-danger">Place {{ placeName(mark.index) }}: {{ units.sentence(mark.reason) }}</span>
+      <span v-for="mark in checked.marks" :key="mark.index" class="block text-danger"
+        >Place {{ placeName(mark.index) }}: {{ t(mark.reason) }}</span
+      >
       <span v-if="entries.length && checked.tooFew" class="block text-attention">{{ checked.tooFew }}</span>
       <template v-if="field.about">{{ t(field.about) }}</template>
     </p>

@@ -9,9 +9,21 @@ const marginOpen = ref(false)
 const values = computed(() => state.value.sheets[props.sheet.id]?.values ?? {})
 const verdict = computed(() => verdicts.value.get(props.sheet.id)!)
 /** The step that is done here and is still open. */
-const step = computed(() => state.value.procedure!.operations.find(operation => props.sheet.steps.includes(operation.id) && !state.value.done[operation.id]) ?? null)
-const offersWays = computed(() => props.sheet.ways !== undefined && props.sheet.ways.option in state.value.procedure!.options)
-const wayWords = computed(() => (props.sheet.ways?.choices ?? []).slice(0, 3).map((way, index) => index ? t(way.label).toLowerCase() : t(way.label)).join(', '))
+const step = computed(
+  () =>
+    state.value.procedure!.operations.find(
+      operation => props.sheet.steps.includes(operation.id) && !state.value.done[operation.id],
+    ) ?? null,
+)
+const offersWays = computed(
+  () => props.sheet.ways !== undefined && props.sheet.ways.option in state.value.procedure!.options,
+)
+const wayWords = computed(() =>
+  (props.sheet.ways?.choices ?? [])
+    .slice(0, 3)
+    .map((way, index) => (index ? t(way.label).toLowerCase() : t(way.label)))
+    .join(', '),
+)
 useKeys({ Backspace: store.undo })
 </script>
 
@@ -21,19 +33,26 @@ useKeys({ Backspace: store.undo })
     <h1 class="mt-3 text-2xl">{{ t(sheet.title) }}</h1>
     <div class="mt-3 grid items-start gap-x-7 gap-y-4 md:grid-cols-[minmax(13rem,17rem)_minmax(0,1fr)]">
       <div>
-        <SheetDrawing :drawing="sheet.drawing" :values="values" class="max-md:mx-auto max-md:max-w-72" />
+        <SheetDrawing :sheet="sheet" :values="values" class="max-md:mx-auto max-md:max-w-72" />
         <section v-if="sheet.look.length" class="mt-2 text-sm text-quiet">
           <h2 class="label text-ink">Look at</h2>
-          <ul class="mt-1 list-disc pl-5"><li v-for="line in sheet.look" :key="line">{{ t(line) }}</li></ul>
+          <ul class="mt-1 list-disc pl-5">
+            <li v-for="line in sheet.look" :key="line">{{ t(line) }}</li>
+          </ul>
         </section>
       </div>
       <div>
         <VerdictLines :verdict="verdict" />
-        <p v-if="offersWays && verdict.level && verdict.level !== 'good'" class="mt-4"><NuxtLink class="button button-main" :to="{ path: path('bench'), query: { at: 'ways', sheet: sheet.id } }">{{ wayWords }}</NuxtLink></p>
+        <p v-if="offersWays && verdict.level && verdict.level !== 'good'" class="mt-4">
+          <NuxtLink class="button button-main" :to="path(`bench/${sheet.id}/ways`)">{{ wayWords }}</NuxtLink>
+        </p>
       </div>
     </div>
     <SheetForm class="mt-5 border-t border-rule pt-4" :sheet="sheet" :values="values" />
-    <p v-if="step" class="mt-6 border-t border-rule pt-3 text-quiet">It belongs to the step “{{ t(step.title) }}”. What is entered here counts there. <NuxtLink no-prefetch class="font-semibold underline" :to="path('work')">To Work</NuxtLink></p>
+    <p v-if="step" class="mt-6 border-t border-rule pt-3 text-quiet">
+      It belongs to the step “{{ t(step.title) }}”. What is entered here counts there.
+      <NuxtLink no-prefetch class="font-semibold underline" :to="path('work')">To Work</NuxtLink>
+    </p>
     <template #margin><WorkingMargin :sheet="sheet" :verdict="verdict" /></template>
   </SheetWithMargin>
 </template>

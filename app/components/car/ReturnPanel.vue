@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { partsAwaited, waitBefore } from '../../../core/job'
-import { returning } from '../../../core/job/returning'
-import type { Carrying } from '../../../core/job/carrying'
-import { momentText } from '../../lib/moments'
+import type { Carrying } from '../../../core/job/views/carrying'
+import { returning } from '../../../core/job/views/returning'
+import { momentText } from '../../words/moments'
 
 /** Coming back after days: what is off, loose, open, what holds it, what waits, and what is next. */
 defineProps<{ carrying: Carrying[] }>()
@@ -12,28 +12,56 @@ const units = useUnits()
 const now = useSeconds()
 const back = computed(() => returning(state.value, now.value))
 const troubles = computed(() => state.value.troubles.filter(trouble => !trouble.cleared))
-const wait = computed(() => next.value ? waitBefore(state.value, next.value.id) : null)
+const wait = computed(() => (next.value ? waitBefore(state.value, next.value.id) : null))
 const awaited = computed(() => partsAwaited(state.value))
 const away = computed(() => {
   const hours = back.value.awayMinutes / 60
-  return hours >= 36 ? `${Math.round(hours / 24)} days` : hours >= 1 ? `${Math.round(hours)} h` : `${Math.round(back.value.awayMinutes)} min`
+  return hours >= 36
+    ? `${Math.round(hours / 24)} days`
+    : hours >= 1
+      ? `${Math.round(hours)} h`
+      : `${Math.round(back.value.awayMinutes)} min`
 })
-const groups = { loose: 'Loose: not to be trusted', open: 'Open: cover it', unplugged: 'Unplugged', held: 'Held by' } as const
+const groups = {
+  loose: 'Loose: not to be trusted',
+  open: 'Open: cover it',
+  unplugged: 'Unplugged',
+  held: 'Held by',
+} as const
 </script>
 
 <template>
   <div class="grid gap-4" data-testid="return-panel">
     <h2 class="border-b border-ink pb-1 text-lg max-lg:hidden">Coming back to it</h2>
-    <p v-if="state.lastAt"><span class="label">Last touched {{ momentText(state.lastAt) }}</span>, {{ away }} ago<template v-if="back.lastStep">: {{ t(back.lastStep) }}</template>.</p>
-    <p>{{ state.car === 'raised' ? 'The car is raised.' : 'The car is on the ground.' }} <span class="figure">{{ back.offCount }}</span> pieces off.</p>
-    <p v-if="state.car === 'raised'" class="border-l-4 border-danger pl-3"><span class="label">Before you go under:</span> look at every support, shake the car, and see that nothing has sunk or crept.</p>
-    <section v-for="kind in (['held', 'loose', 'open', 'unplugged'] as const).filter(each => back[each].length)" :key="kind">
+    <p v-if="state.lastAt">
+      <span class="label">Last touched {{ momentText(state.lastAt) }}</span
+      >, {{ away }} ago<template v-if="back.lastStep">: {{ t(back.lastStep) }}</template
+      >.
+    </p>
+    <p>
+      {{ state.car === 'raised' ? 'The car is raised.' : 'The car is on the ground.' }}
+      <span class="figure">{{ back.offCount }}</span> pieces off.
+    </p>
+    <p v-if="state.car === 'raised'" class="border-l-4 border-danger pl-3">
+      <span class="label">Before you go under:</span> look at every support, shake the car, and see that nothing has
+      sunk or crept.
+    </p>
+    <section
+      v-for="kind in (['held', 'loose', 'open', 'unplugged'] as const).filter(each => back[each].length)"
+      :key="kind"
+    >
       <h3 class="label">{{ groups[kind] }}</h3>
       <ul class="list-disc pl-5">
-        <li v-for="entry in back[kind]" :key="entry.entry">{{ t(entry.name) }}<template v-if="entry.count > 1"> ({{ entry.count }})</template></li>
+        <li v-for="entry in back[kind]" :key="entry.entry">
+          {{ t(entry.name) }}<template v-if="entry.count > 1"> ({{ entry.count }})</template>
+        </li>
       </ul>
     </section>
-    <ul v-if="back.held.length && carrying[0]" class="text-sm text-quiet"><li v-for="load in carrying[0].loads" :key="load.thingId">{{ t(load.name) }}: about {{ units.sentence(`${Math.round(load.kg[1])} kg`) }}{{ load.pieces > 1 ? ' each' : '' }}</li></ul>
+    <ul v-if="back.held.length && carrying[0]" class="text-sm text-quiet">
+      <li v-for="load in carrying[0].loads" :key="load.thingId">
+        {{ t(load.name) }}: about {{ units.measure(load.kg[1], 'kg', 0) }}{{ load.pieces > 1 ? ' each' : '' }}
+      </li>
+    </ul>
     <section v-if="troubles.length || wait || awaited.length">
       <h3 class="label">Waits</h3>
       <TroubleLine v-for="trouble in troubles" :key="trouble.troubleId" :trouble="trouble" />

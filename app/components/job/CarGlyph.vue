@@ -2,14 +2,25 @@
 import type { CarPosition, DrawnPart } from '../../../core/packs'
 
 /** A small drawing of the car's state: how high it stands, what is off (ghosted), what holds the weight. */
-const props = defineProps<{ car: CarPosition, parts: DrawnPart[] }>()
+const props = defineProps<{ car: CarPosition; parts: DrawnPart[] }>()
 const off = (part: DrawnPart) => props.parts.includes(part)
-const drawn = (part: DrawnPart) => off(part) ? 'ghost' : 'whole'
-const lift = computed(() => props.car === 'raised' ? -13 : 0)
-const words = computed(() => [
-  props.car === 'raised' ? 'Car raised' : 'Car on the ground',
-  off('wheels') && 'front wheels off', off('gearbox') && 'box out', off('transfer-case') && 'transfer case out', off('propshaft') && 'shaft out', off('exhaust') && 'exhaust off', off('subframe') && 'subframe down', off('engine-support') && 'engine held from above', off('box-jack') && 'box on its jack',
-].filter(Boolean).join(', '))
+const drawn = (part: DrawnPart) => (off(part) ? 'ghost' : 'whole')
+const lift = computed(() => (props.car === 'raised' ? -13 : 0))
+const words = computed(() =>
+  [
+    props.car === 'raised' ? 'Car raised' : 'Car on the ground',
+    off('wheels') && 'front wheels off',
+    off('gearbox') && 'box out',
+    off('transfer-case') && 'transfer case out',
+    off('propshaft') && 'shaft out',
+    off('exhaust') && 'exhaust off',
+    off('subframe') && 'subframe down',
+    off('engine-support') && 'engine held from above',
+    off('box-jack') && 'box on its jack',
+  ]
+    .filter(Boolean)
+    .join(', '),
+)
 </script>
 
 <template>
@@ -30,20 +41,43 @@ const words = computed(() => [
       <rect v-if="off('transfer-case')" x="44" y="43" width="9" height="6" class="ghost" />
       <line v-if="off('crossmember') || off('subframe')" x1="32" y1="50" x2="48" y2="50" class="ghost" />
       <line v-if="off('undertray')" x1="38" y1="52.5" x2="62" y2="52.5" class="ghost" />
-      <g v-if="off('engine-support')"><line x1="5" y1="27" x2="38" y2="27" class="heavy" /><line x1="18" y1="27" x2="18" y2="37.5" class="line" /></g>
+      <g v-if="off('engine-support')">
+        <line x1="5" y1="27" x2="38" y2="27" class="heavy" />
+        <line x1="18" y1="27" x2="18" y2="37.5" class="line" />
+      </g>
     </g>
     <g v-if="car === 'raised'" class="line">
-      <g v-if="off('lift')"><line x1="66" y1="62" x2="66" y2="38" class="heavy" /><line x1="48" y1="38" x2="86" y2="38" class="heavy" /></g>
-      <g v-else><path d="M45 62 L49.5 38 L54 62" /><path d="M78 62 L82.5 38 L87 62" /></g>
+      <g v-if="off('lift')">
+        <line x1="66" y1="62" x2="66" y2="38" class="heavy" />
+        <line x1="48" y1="38" x2="86" y2="38" class="heavy" />
+      </g>
+      <g v-else>
+        <path d="M45 62 L49.5 38 L54 62" />
+        <path d="M78 62 L82.5 38 L87 62" />
+      </g>
     </g>
     <path v-if="off('box-jack')" d="M26 61.5 L33 50 L40 61.5 Z" fill="var(--sheet)" class="line" />
   </svg>
 </template>
 
 <style scoped>
-svg * { vector-effect: non-scaling-stroke; }
-.line, .whole { stroke-width: 1.6; stroke-linejoin: round; }
-.thin { stroke-width: 1; }
-.heavy { stroke-width: 2.6; }
-.ghost { stroke-width: 1.3; stroke-dasharray: 3 3; fill: none; }
+svg * {
+  vector-effect: non-scaling-stroke;
+}
+.line,
+.whole {
+  stroke-width: 1.6;
+  stroke-linejoin: round;
+}
+.thin {
+  stroke-width: 1;
+}
+.heavy {
+  stroke-width: 2.6;
+}
+.ghost {
+  stroke-width: 1.3;
+  stroke-dasharray: 3 3;
+  fill: none;
+}
 </style>

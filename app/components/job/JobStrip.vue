@@ -1,45 +1,90 @@
 <script setup lang="ts">
-import { actualMinutes, changedParts, minutesLeft, nextStep, partsDue, pedalForbidden, waitOf } from '../../../core/job'
-import { minutesText, stopwatch } from '../../lib/durations'
-import { jobEnds } from '../../lib/job-ends'
-import { momentText } from '../../lib/moments'
-import { placeNames } from '../../lib/places'
+import {
+  actualMinutes,
+  changedParts,
+  jobEnds,
+  minutesLeft,
+  nextStep,
+  partsDue,
+  pedalForbidden,
+  standCounts,
+  waitOf,
+} from '../../../core/job'
+import { minutesText, stopwatch } from '../../words/durations'
+import { momentText } from '../../words/moments'
+import { offWords } from '../../words/off-words'
+import { placeNames } from '../../words/places'
+import { utcOffsetMinutes } from '../../words/utc-offset'
 
 /** The same line across the top of every view of a job; each part opens the view that explains it. */
-const { store, state, open, path } = useJob()
+const { state, path } = useJob()
 const now = useSeconds()
-const off = computed(() => open.value.reduce((sum, entry) => sum + entry.count, 0))
+const counts = computed(() => standCounts(state.value))
+const off = computed(() => offWords(counts.value))
 const place = computed(() => nextStep(state.value)?.planned.place ?? state.value.place)
 const left = computed(() => minutesLeft(state.value))
 const timer = computed(() => {
   const running = Object.keys(state.value.timers).find(stepId => state.value.timers[stepId]!.runningSince)
   return running ? stopwatch(actualMinutes(state.value, running, now.value)! * 60) : null
 })
-const ended = computed(() => state.value.calledOff ? 'called off' : state.value.handedOver ? 'handed over' : left.value === 0 ? 'all steps done' : null)
-const ends = computed(() => momentText(jobEnds({ ...partsDue(state.value), hours: state.value.circumstances.hours, waitsUntil: waitOf(state.value)?.until ?? null }, new Date(now.value)), new Date(now.value)))
+const ended = computed(() =>
+  state.value.calledOff
+    ? 'called off'
+    : state.value.handedOver
+      ? 'handed over'
+      : left.value === 0
+        ? 'all steps done'
+        : null,
+)
+const ends = computed(() =>
+  momentText(
+    jobEnds(
+      {
+        ...partsDue(state.value),
+        hours: state.value.circumstances.hours,
+        waitsUntil: waitOf(state.value)?.until ?? null,
+      },
+      new Date(now.value),
+      utcOffsetMinutes,
+    ),
+    new Date(now.value),
+  ),
+)
 </script>
 
 <template>
   <header class="no-print relative border-b-2 border-ink bg-sheet">
-    <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-3 px-4 py-1.5 sm:gap-x-5 sm:px-7">
-      <NuxtLink to="/" class="flex min-h-11 items-center font-bold underline" aria-label="Back to the yard">Yard</NuxtLink>
-      <p class="min-w-0 text-lg font-semibold leading-tight max-sm:max-w-[60%]"><span class="figure mr-2 text-quiet">{{ state.number }}</span>{{ state.vehicle?.name }}</p>
+    <div class="mx-auto flex max-w-[90rem] flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1.5 sm:gap-x-5 sm:px-7">
+      <NuxtLink to="/" class="flex min-h-11 items-center font-bold underline" aria-label="Back to the yard"
+        >Yard</NuxtLink
+      >
+      <p class="min-w-0 text-lg font-semibold leading-tight max-sm:max-w-[60%]">
+        <span class="figure mr-2 text-quiet">{{ state.number || 'new' }}</span>{{ state.vehicle?.name }}
+      </p>
       <div class="ml-auto sm:order-last"><SettingsMenu /></div>
-      <NuxtLink :to="path('car')" class="flex items-center gap-2 no-underline" :aria-label="`What is off: ${off}`">
+      <NuxtLink :to="path('car')" class="flex items-center gap-2 no-underline" :aria-label="`The car: ${off}`">
         <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-16 shrink-0 sm:w-22" />
-        <span class="underline max-sm:hidden">{{ off === 0 ? 'nothing off' : `${off} off` }}</span>
+        <span class="underline max-sm:hidden">{{ off }}</span>
       </NuxtLink>
-      <NuxtLink v-if="!ended" :to="path('work')" class="inline-flex min-h-11 items-center no-underline" :aria-label="`Next place: ${placeNames[place].word}`"><PlaceTag :place="place" class="max-sm:[&>span:last-child]:hidden" /></NuxtLink>
-      <NuxtLink v-if="pedalForbidden(state)" :to="path('pedal')" class="inline-flex min-h-11 items-center no-underline"><span class="tag border-danger font-semibold text-danger">No pedal</span></NuxtLink>
+      <NuxtLink
+        v-if="!ended"
+        :to="path('work')"
+        class="inline-flex min-h-11 items-center no-underline"
+        :aria-label="`Next place: ${placeNames[place].word}`"
+        ><PlaceTag :place="place" class="max-sm:[&>span:last-child]:hidden"
+      /></NuxtLink>
+      <NuxtLink v-if="pedalForbidden(state)" :to="path('pedal')" class="inline-flex min-h-11 items-center no-underline"
+        ><span class="tag border-danger font-semibold text-danger">No pedal</span></NuxtLink
+      >
       <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
       <NuxtLink :to="path('plan')" class="min-h-11 content-center underline">
         <template v-if="ended">{{ ended }}</template>
-        <template v-else><span class="max-sm:hidden">{{ minutesText(left) }} left, done about</span><span class="sm:hidden">until</span> {{ ends }}</template>
+        <template v-else
+          ><span class="max-sm:hidden">{{ minutesText(left) }} left, done about</span
+          ><span class="sm:hidden">until</span> {{ ends }}</template
+        >
       </NuxtLink>
-      <p v-if="store.pending.length > 0 || store.offline || !store.connected" class="tag absolute right-4 top-full z-20 -translate-y-1/2 border-attention text-attention sm:right-7" role="status">
-        <template v-if="store.pending.length > 0">{{ store.pending.length }} waiting to be sent</template>
-        <template v-else>No word from the server</template>
-      </p>
+      <SentMark />
     </div>
   </header>
 </template>

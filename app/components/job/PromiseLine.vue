@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
-import { momentText } from '../../lib/moments'
+import { momentText } from '../../words/moments'
+import { localField } from '../../words/dates'
 
 /** When the customer was told it would be done. */
 const { store, state } = useJob()
 const changing = ref(false)
 const typed = ref('')
-const LOCAL = "yyyy-MM-dd'T'HH:mm"
 function open() {
-  typed.value = format(state.value.promisedAt ? new Date(state.value.promisedAt) : new Date(Date.now() + 86_400_000), LOCAL)
+  typed.value = localField(
+    state.value.promisedAt ? new Date(state.value.promisedAt) : new Date(Date.now() + 86_400_000),
+  )
   changing.value = true
 }
 function keep(at: Date | null) {
@@ -20,13 +21,23 @@ function keep(at: Date | null) {
 <template>
   <div>
     <p v-if="!changing" class="flex flex-wrap items-center gap-x-3">
-      <span>{{ state.promisedAt ? 'Promised for' : 'No time is promised.' }} <span v-if="state.promisedAt" class="figure font-semibold">{{ momentText(state.promisedAt) }}</span></span>
-      <button class="min-h-11 font-semibold underline" @click="open">{{ state.promisedAt ? 'Change it' : 'Promise a time' }}</button>
+      <span
+        >{{ state.promisedAt ? 'Promised for' : 'No time is promised.' }}
+        <span v-if="state.promisedAt" class="figure font-semibold">{{ momentText(state.promisedAt) }}</span></span
+      >
+      <button class="min-h-11 font-semibold underline" @click="open">
+        {{ state.promisedAt ? 'Change it' : 'Promise a time' }}
+      </button>
       <button v-if="state.promisedAt" class="min-h-11 underline" @click="keep(null)">Take it back</button>
     </p>
     <form v-else class="flex flex-wrap items-end gap-2" @submit.prevent="keep(new Date(typed))">
-      <div class="w-60"><label class="label" for="promised-at">Promised for</label><input id="promised-at" v-model="typed" type="datetime-local" class="figure mt-1"></div>
-      <button class="button button-main">Keep it</button><button type="button" class="button" @click="changing = false">Leave it</button>
+      <div class="w-60">
+        <Field v-slot="{ control }" id="promised-at" label="Promised for"
+          ><input v-bind="control" v-model="typed" type="datetime-local" class="figure mt-1"
+        /></Field>
+      </div>
+      <button class="button button-main">Keep it</button
+      ><button type="button" class="button" @click="changing = false">Leave it</button>
     </form>
   </div>
 </template>

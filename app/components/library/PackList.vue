@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { PackLine, PackText } from '../../../contracts/answers'
 import { packText } from '../../../contracts/jobs'
-import { minutesText } from '../../lib/durations'
-import { issuesOf } from '../../lib/reason-of'
+import { minutesText } from '../../words/durations'
+import { issuesOf } from '../../words/reason-of'
 
 /** Every layout the garage can choose: those that ship and its own. All of them can be checked at once. */
 const garage = useGarageStore()
@@ -11,7 +11,7 @@ const t = useTerms()
 const lines = ref<PackLine[] | null>(null)
 const failed = ref(false)
 const importIssues = ref<string[]>([])
-const findings = ref<Record<string, { sound: boolean, text: string }>>({})
+const findings = ref<Record<string, { sound: boolean; text: string }>>({})
 const checking = ref('')
 const picker = useTemplateRef('picker')
 const { check } = usePackCheck()
@@ -22,8 +22,7 @@ async function load() {
   try {
     lines.value = await $fetch<PackLine[]>('/api/packs')
     emit('loaded', lines.value)
-  }
-  catch {
+  } catch {
     failed.value = true
   }
 }
@@ -31,10 +30,12 @@ onMounted(load)
 
 async function duplicate(id: string) {
   try {
-    const copy = await $fetch<PackText>(`/api/packs/${id}/copies`, { method: 'POST', body: { personId: garage.personId } })
+    const copy = await $fetch<PackText>(`/api/packs/${id}/copies`, {
+      method: 'POST',
+      body: { personId: garage.personId },
+    })
     await navigateTo(`/library/packs/${copy.id}`)
-  }
-  catch (error) {
+  } catch (error) {
     messages.say(issuesOf(error)[0]!.reason, 'refused')
   }
 }
@@ -53,9 +54,10 @@ async function importFile(event: Event) {
   try {
     const taken = await $fetch<PackText>('/api/packs', { method: 'POST', body: body.data })
     await navigateTo(`/library/packs/${taken.id}`)
-  }
-  catch (error) {
-    importIssues.value = issuesOf(error).map(issue => `${file.name}: ${issue.path}${issue.path ? ', ' : ''}${issue.reason}`)
+  } catch (error) {
+    importIssues.value = issuesOf(error).map(
+      issue => `${file.name}: ${issue.path}${issue.path ? ', ' : ''}${issue.reason}`,
+    )
   }
 }
 
@@ -70,9 +72,11 @@ async function checkAll() {
       const [first] = found.problems
       findings.value[line.id] = first
         ? { sound: false, text: `${found.problems.length} wrong. ${first.path}: ${first.reason}` }
-        : { sound: true, text: `sound under every choice: ${found.preview!.stepCount} operations, ${found.linkCount} links, ${minutesText(found.preview!.totals.minutes)} planned` }
-    }
-    catch (error) {
+        : {
+            sound: true,
+            text: `sound under every choice: ${found.preview!.stepCount} operations, ${found.linkCount} links, ${minutesText(found.preview!.totals.minutes)} planned`,
+          }
+    } catch (error) {
       findings.value[line.id] = { sound: false, text: issuesOf(error)[0]!.reason }
     }
   }
@@ -84,30 +88,68 @@ async function checkAll() {
   <section aria-labelledby="packs-title">
     <div class="flex flex-wrap items-center gap-2">
       <h2 id="packs-title" class="mr-auto text-xl">Layouts</h2>
-      <button class="button" :disabled="!lines || checking !== ''" @click="checkAll">{{ checking ? 'Checking' : 'Check every layout' }}</button>
+      <button class="button" :disabled="!lines || checking !== ''" @click="checkAll">
+        {{ checking ? 'Checking' : 'Check every layout' }}
+      </button>
       <button class="button" @click="picker?.click()">Take a file in</button>
-      <input ref="picker" type="file" accept=".yaml,.yml" class="hidden" aria-label="Pack file" @change="importFile">
+      <input ref="picker" type="file" accept=".yaml,.yml" class="hidden" aria-label="Pack file" @change="importFile" />
     </div>
     <div v-if="importIssues.length" class="mt-3 border-l-4 border-danger pl-4" role="alert">
       <p class="font-semibold">The file was not taken in. Nothing was changed.</p>
-      <ul><li v-for="issue in importIssues" :key="issue">{{ issue }}</li></ul>
+      <ul>
+        <li v-for="issue in importIssues" :key="issue">{{ issue }}</li>
+      </ul>
     </div>
-    <p v-if="failed" class="mt-3 border-l-4 border-attention pl-4" role="alert">The layouts could not be fetched. <button class="font-semibold underline" @click="load">Try again</button></p>
+    <p v-if="failed" class="mt-3 border-l-4 border-attention pl-4" role="alert">
+      The layouts could not be fetched. <button class="font-semibold underline" @click="load">Try again</button>
+    </p>
     <p v-else-if="!lines" class="mt-3" role="status">Fetching the layouts</p>
     <ul v-else class="mt-3">
-      <li v-for="line in lines" :key="line.id" class="flex flex-wrap items-start gap-x-5 gap-y-2 border-t-2 border-ink py-3" :data-testid="`pack-${line.id}`">
+      <li
+        v-for="line in lines"
+        :key="line.id"
+        class="flex flex-wrap items-start gap-x-5 gap-y-2 border-t-2 border-ink py-3"
+        :data-testid="`pack-${line.id}`"
+      >
         <div class="min-w-0 flex-1 basis-80">
-          <p><NuxtLink :to="`/library/packs/${line.id}`" class="text-lg font-semibold underline">{{ t(line.title) }}</NuxtLink> <span v-if="line.own" class="tag ml-2 text-sm">ours</span></p>
+          <p>
+            <NuxtLink :to="`/library/packs/${line.id}`" class="text-lg font-semibold underline">{{
+              t(line.title)
+            }}</NuxtLink>
+            <span v-if="line.own" class="tag ml-2 text-sm">ours</span>
+          </p>
           <p class="text-quiet">{{ t(line.about) }}</p>
-          <p class="text-sm text-quiet"><span class="figure">{{ line.id }}</span><template v-if="line.operationCount">, {{ line.operationCount }} pieces of work written down</template><template v-if="line.own">, changed {{ new Date(line.own.changedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) }} by {{ line.own.changedBy }}</template></p>
+          <p class="text-sm text-quiet">
+            <span class="figure">{{ line.id }}</span><template v-if="line.operationCount"
+              >, {{ line.operationCount }} pieces of work written down</template
+            ><template v-if="line.own"
+              >, changed
+              {{
+                new Date(line.own.changedAt).toLocaleDateString('en-GB', {
+                  day: 'numeric',
+                  month: 'short',
+                  year: 'numeric',
+                })
+              }}
+              by {{ line.own.changedBy }}</template
+            >
+          </p>
           <p v-if="line.fault" class="text-danger">Cannot be used: {{ line.fault }}</p>
-          <p v-if="findings[line.id]" :class="findings[line.id]!.sound ? 'text-good' : 'text-danger'"><span aria-hidden="true">{{ findings[line.id]!.sound ? '✓ ' : '! ' }}</span>{{ findings[line.id]!.text }}</p>
+          <p v-if="findings[line.id]" :class="findings[line.id]!.sound ? 'text-good' : 'text-danger'">
+            <span aria-hidden="true">{{ findings[line.id]!.sound ? '✓ ' : '! ' }}</span>{{ findings[line.id]!.text }}
+          </p>
           <p v-else-if="checking === line.id" role="status">Looking through it</p>
         </div>
         <div class="flex flex-wrap gap-2">
-          <NuxtLink :to="`/library/packs/${line.id}`" class="button no-underline">{{ line.own ? 'Edit' : 'Read' }}<span class="sr-only"> {{ t(line.title) }}</span></NuxtLink>
-          <button class="button" :disabled="!!line.fault" @click="duplicate(line.id)">Duplicate<span class="sr-only"> {{ t(line.title) }}</span></button>
-          <a class="button no-underline" :href="`/api/packs/${line.id}/file`" download>Export<span class="sr-only"> {{ t(line.title) }}</span></a>
+          <NuxtLink :to="`/library/packs/${line.id}`" class="button no-underline"
+            >{{ line.own ? 'Edit' : 'Read' }}<span class="sr-only"> {{ t(line.title) }}</span></NuxtLink
+          >
+          <button class="button" :disabled="!!line.fault" @click="duplicate(line.id)">
+            Duplicate<span class="sr-only"> {{ t(line.title) }}</span>
+          </button>
+          <a class="button no-underline" :href="`/api/packs/${line.id}/file`" download
+            >Export<span class="sr-only"> {{ t(line.title) }}</span></a
+          >
         </div>
       </li>
     </ul>

@@ -13,11 +13,12 @@ const failed = ref(false)
 async function load() {
   failed.value = false
   try {
-    const packs = await Promise.all(props.lines.filter(line => !line.fault).map(line => $fetch<Pack>(`/api/packs/${line.id}`)))
+    const packs = await Promise.all(
+      props.lines.filter(line => !line.fault).map(line => $fetch<Pack>(`/api/packs/${line.id}`)),
+    )
     const schools = packs.flatMap(pack => pack.options.filter(option => option.school))
     options.value = schools.filter((option, index) => schools.findIndex(other => other.id === option.id) === index)
-  }
-  catch {
+  } catch {
     failed.value = true
   }
 }
@@ -26,8 +27,7 @@ watch(() => props.lines, load, { immediate: true })
 async function choose(optionId: string, choiceId: string) {
   try {
     await garage.change({ schools: { ...garage.garage!.schools, [optionId]: choiceId } })
-  }
-  catch {
+  } catch {
     messages.say('The server did not answer. The choice stays as it was.', 'refused')
   }
 }
@@ -36,14 +36,24 @@ async function choose(optionId: string, choiceId: string) {
 <template>
   <section aria-labelledby="schools-title">
     <h2 id="schools-title" class="text-xl">Where the trade disagrees</h2>
-    <p class="mt-1 text-quiet">What this garage does unless a job says otherwise. Jobs already planned keep their choice.</p>
-    <p v-if="failed" class="mt-3" role="alert">They could not be fetched. <button class="font-semibold underline" @click="load">Try again</button></p>
+    <p class="mt-1 text-quiet">
+      What this garage does unless a job says otherwise. Jobs already planned keep their choice.
+    </p>
+    <p v-if="failed" class="mt-3" role="alert">
+      They could not be fetched. <button class="font-semibold underline" @click="load">Try again</button>
+    </p>
     <div v-for="option in options" :key="option.id" class="mt-4 border-t border-rule pt-4">
       <ChoiceRow
-        :label="t(option.sentence)" :model-value="garage.garage!.schools[option.id] ?? option.default" :choices="option.choices.map(choice => ({ id: choice.id, label: t(choice.label) }))"
+        :label="t(option.sentence)"
+        :model-value="garage.garage!.schools[option.id] ?? option.default"
+        :choices="option.choices.map(choice => ({ id: choice.id, label: t(choice.label) }))"
         @update:model-value="choice => choose(option.id, choice!)"
       />
-      <ul class="mt-2"><li v-for="choice in option.choices" :key="choice.id" class="text-quiet"><span class="font-semibold text-ink">{{ t(choice.label) }}:</span> {{ t(choice.about ?? '') }}</li></ul>
+      <ul class="mt-2">
+        <li v-for="choice in option.choices" :key="choice.id" class="text-quiet">
+          <span class="font-semibold text-ink">{{ t(choice.label) }}:</span> {{ t(choice.about ?? '') }}
+        </li>
+      </ul>
     </div>
   </section>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { addHours, format, set } from 'date-fns'
+import { addHours, set } from 'date-fns'
 import type { Circumstances } from '../../../core/job'
 import type { WorkingHours } from '../../../core/sequence'
+import { localField } from '../../words/dates'
 
 /** When work goes on and when somebody comes to help. A change has the plan worked out again. */
 const emit = defineEmits<{ change: [change: Partial<Circumstances>] }>()
@@ -10,16 +11,27 @@ const garage = useGarageStore()
 const problem = ref('')
 const t = useTerms()
 /** Steps left that want two while nobody else is there, with their way out. */
-const alone = computed(() => state.value.plan!.steps.filter(step => step.shortHanded && !state.value.done[step.id])
-  .map(step => state.value.procedure!.operations.find(operation => operation.id === step.id)!))
-const wantTwo = computed(() => state.value.procedure!.operations.filter(operation => operation.hands === 2 && !state.value.done[operation.id]).length)
+const alone = computed(() =>
+  state.value
+    .plan!.steps.filter(step => step.shortHanded && !state.value.done[step.id])
+    .map(step => state.value.procedure!.operations.find(operation => operation.id === step.id)!),
+)
+const wantTwo = computed(
+  () =>
+    state.value.procedure!.operations.filter(operation => operation.hands === 2 && !state.value.done[operation.id])
+      .length,
+)
 const circumstances = computed(() => state.value.circumstances)
-const LOCAL = "yyyy-MM-dd'T'HH:mm"
 
 const usual = computed(() => garage.garage?.hours ?? { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5] })
 
 function changeHours(hours: WorkingHours) {
-  problem.value = hours.toMinute - hours.fromMinute < 15 ? 'Working hours end after they begin.' : hours.weekdays.length === 0 ? 'At least one day is worked.' : ''
+  problem.value =
+    hours.toMinute - hours.fromMinute < 15
+      ? 'Working hours end after they begin.'
+      : hours.weekdays.length === 0
+        ? 'At least one day is worked.'
+        : ''
   if (!problem.value) emit('change', { hours })
 }
 
@@ -39,28 +51,63 @@ function changeHelper(end: 'from' | 'to', text: string) {
     <PromiseLine />
     <div>
       <ChoiceRow
-        label="Work goes on …" :model-value="circumstances.hours ? 'hours' : 'through'" :choices="[{ id: 'through', label: 'straight through' }, { id: 'hours', label: 'in working hours' }]"
+        label="Work goes on …"
+        :model-value="circumstances.hours ? 'hours' : 'through'"
+        :choices="[
+          { id: 'through', label: 'straight through' },
+          { id: 'hours', label: 'in working hours' },
+        ]"
         @update:model-value="way => emit('change', { hours: way === 'hours' ? usual : null })"
       />
-      <HoursFields v-if="circumstances.hours" name="hours" class="mt-3" :model-value="circumstances.hours" @update:model-value="changeHours" />
+      <HoursFields
+        v-if="circumstances.hours"
+        name="hours"
+        class="mt-3"
+        :model-value="circumstances.hours"
+        @update:model-value="changeHours"
+      />
     </div>
     <div v-if="state.procedure!.hands === 1">
       <p class="label">A second pair of hands …</p>
       <div class="mt-2 flex flex-wrap items-end gap-3">
         <template v-if="circumstances.helper">
-          <div><label class="label" for="helper-from">comes</label><input id="helper-from" type="datetime-local" class="figure mt-1" :value="format(circumstances.helper.from, LOCAL)" @change="changeHelper('from', ($event.target as HTMLInputElement).value)"></div>
-          <div><label class="label" for="helper-to">leaves</label><input id="helper-to" type="datetime-local" class="figure mt-1" :value="format(circumstances.helper.to, LOCAL)" @change="changeHelper('to', ($event.target as HTMLInputElement).value)"></div>
+          <Field v-slot="{ control }" id="helper-from" label="comes"
+            ><input
+              v-bind="control"
+              type="datetime-local"
+              class="figure mt-1"
+              :value="localField(new Date(circumstances.helper.from))"
+              @change="changeHelper('from', ($event.target as HTMLInputElement).value)"
+          /></Field>
+          <Field v-slot="{ control }" id="helper-to" label="leaves"
+            ><input
+              v-bind="control"
+              type="datetime-local"
+              class="figure mt-1"
+              :value="localField(new Date(circumstances.helper.to))"
+              @change="changeHelper('to', ($event.target as HTMLInputElement).value)"
+          /></Field>
           <button class="button" @click="emit('change', { helper: null })">Nobody comes</button>
         </template>
         <button v-else class="button" @click="comes">comes for a while</button>
       </div>
     </div>
     <div v-if="wantTwo > 0">
-      <p class="label">{{ wantTwo }} {{ wantTwo === 1 ? 'step wants' : 'steps want' }} two{{ alone.length === 0 ? ', and somebody is there for each.' : alone.length < wantTwo ? `; ${alone.length} of them you do alone:` : '; you do them alone:' }}</p>
+      <p class="label">
+        {{ wantTwo }} {{ wantTwo === 1 ? 'step wants' : 'steps want' }} two{{
+          alone.length === 0
+            ? ', and somebody is there for each.'
+            : alone.length < wantTwo
+              ? `; ${alone.length} of them you do alone:`
+              : '; you do them alone:'
+        }}
+      </p>
       <ul v-if="alone.length" class="ruled mt-1">
-        <li v-for="operation in alone" :key="operation.id" class="py-2">{{ t(operation.title) }}<span class="block text-quiet">{{ t(operation.aloneWay ?? '') }}</span></li>
+        <li v-for="operation in alone" :key="operation.id" class="py-2">
+          {{ t(operation.title) }}<span class="block text-quiet">{{ t(operation.aloneWay ?? '') }}</span>
+        </li>
       </ul>
     </div>
-    <p v-if="problem" class="text-danger" role="alert">{{ problem }}</p>
+    <p v-if="problem" class="text-danger" role="alert">{{ t(problem) }}</p>
   </section>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { pastOf, planSetting } from '../../../core/job'
-import { utcOffsetMinutes } from '../../lib/utc-offset'
+import { utcOffsetMinutes } from '../../words/utc-offset'
 
 /** How the job is done, as sentences with a choice inside; each other choice shows what it would change. */
+const t = useTerms()
 const { state } = useJob()
 const { pack, gone, load } = usePack()
 const { choose: send, sending } = useOptionSwitch()
@@ -12,8 +13,18 @@ const { preview, differences, problem, cancel } = usePlanPreview(() => {
   const { procedure, done, circumstances } = state.value
   if (!pack.value || !procedure || closed.value) return null
   const past = pastOf(state.value)
-  const clock = { at: new Date().toISOString(), utcOffsetMinutes: utcOffsetMinutes(), minutes: past?.steps.at(-1)?.finishMinutes ?? 0 }
-  return { pack: pack.value, options: procedure.options, setting: planSetting(circumstances, procedure.hands, clock), past, stand: { procedure, done: Object.keys(done), car: state.value.car } }
+  const clock = {
+    at: new Date().toISOString(),
+    utcOffsetMinutes: utcOffsetMinutes(),
+    minutes: past?.steps.at(-1)?.finishMinutes ?? 0,
+  }
+  return {
+    pack: pack.value,
+    options: procedure.options,
+    setting: planSetting(circumstances, procedure.hands, clock),
+    past,
+    stand: { procedure, done: Object.keys(done), car: state.value.car },
+  }
 })
 
 function choose(optionId: string, choiceId: string) {
@@ -26,15 +37,21 @@ function choose(optionId: string, choiceId: string) {
 <template>
   <section aria-label="How it is done" :aria-busy="sending">
     <p v-if="gone" class="border-l-4 border-attention pl-4">
-      The ways of doing it cannot be shown. {{ gone }} The plan as it stands is kept. <button class="font-semibold underline" @click="load">Try again</button>
+      The ways of doing it cannot be shown. {{ gone }} The plan as it stands is kept.
+      <button class="font-semibold underline" @click="load">Try again</button>
     </p>
     <p v-else-if="!pack" class="text-quiet" role="status">Fetching the ways of doing it</p>
     <template v-else>
-      <p v-if="problem" class="text-danger" role="alert">{{ problem }}</p>
+      <p v-if="problem" class="text-danger" role="alert">{{ t(problem) }}</p>
       <p v-if="closed" class="text-quiet">The job is closed; this is how it was done.</p>
       <div class="grid gap-4">
         <OptionSentence
-          v-for="option in pack.options" :key="option.id" :option="option" :differences="differences" :pending="!closed && !preview" :model-value="state.procedure!.options[option.id] ?? option.default"
+          v-for="option in pack.options"
+          :key="option.id"
+          :option="option"
+          :differences="differences"
+          :pending="!closed && !preview"
+          :model-value="state.procedure!.options[option.id] ?? option.default"
           @update:model-value="choice => !closed && !sending && choose(option.id, choice)"
         />
       </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { breakIn } from '../../../core/job'
-import { momentText } from '../../lib/moments'
-import { issuesOf } from '../../lib/reason-of'
+import { momentText } from '../../words/moments'
+import { issuesOf } from '../../words/reason-of'
 
 /** The break-in: its rule, how far it has come, when it will be over, and what the customer sees of it. */
 const { store, state } = useJob()
@@ -11,17 +11,19 @@ const report = computed(() => state.value.breakIn && breakIn(state.value.breakIn
 const token = ref<string | null>(null)
 const problem = ref('')
 const copied = ref(false)
-const link = computed(() => token.value === null ? '' : `${window.location.origin}/s/${token.value}`)
+const link = computed(() => (token.value === null ? '' : `${window.location.origin}/s/${token.value}`))
 useKeys({ Backspace: store.undo })
 
 async function ask(method: 'GET' | 'POST' | 'DELETE') {
   problem.value = ''
   copied.value = false
   try {
-    const answer = await $fetch<{ token?: string, link?: { token: string } | null } | undefined>(`/api/jobs/${store.jobId}/share`, { method })
+    const answer = await $fetch<{ token?: string; link?: { token: string } | null } | undefined>(
+      `/api/jobs/${store.jobId}/share`,
+      { method },
+    )
     token.value = answer?.token ?? answer?.link?.token ?? null
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = issuesOf(error)[0]!.reason
   }
 }
@@ -40,27 +42,64 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
     <template v-if="state.breakIn && report">
       <p class="mt-3 text-lg" data-testid="forecast">
         <template v-if="report.done">Broken in: {{ units.distance(report.drivenKm) }} driven.</template>
-        <template v-else-if="report.endsAt">By its pace of {{ units.distance(report.kmPerDay!) }} a day it is over about <span class="font-semibold">{{ day(report.endsAt) }}</span><template v-if="report.earliestAt && report.latestAt && report.earliestAt !== report.latestAt">, {{ day(report.earliestAt) }} to {{ day(report.latestAt) }} by its quickest and slowest stretch</template>.</template>
-        <template v-else-if="state.handedOver">One reading of the odometer some days on, and Eldrin says when it will be over.</template>
+        <template v-else-if="report.endsAt"
+          >By its pace of {{ units.distance(report.kmPerDay!) }} a day it is over about
+          <span class="font-semibold">{{ day(report.endsAt) }}</span><template
+            v-if="report.earliestAt && report.latestAt && report.earliestAt !== report.latestAt"
+            >, {{ day(report.earliestAt) }} to {{ day(report.latestAt) }} by its quickest and slowest stretch</template
+          >.</template
+        >
+        <template v-else-if="state.handedOver"
+          >One reading of the odometer some days on, and Eldrin says when it will be over.</template
+        >
         <template v-else>It begins with the hand-over.</template>
       </p>
-      <p v-if="report.stopAndGo !== null" :class="report.stopAndGo < 0.5 ? 'border-l-4 border-attention pl-3' : ''">{{ Math.round(report.stopAndGo * 100) }} in 100 of what was told about was stop-and-go<template v-if="report.stopAndGo < 0.5">: too much of it on the open road, the disc beds in by taking up</template>.</p>
-      <p v-if="report.hard.length" class="border-l-4 border-danger pl-3">Used hard {{ report.hard.length === 1 ? 'once' : `${report.hard.length} times` }}: look at it before the distance is called driven.</p>
-      <BreakInChart v-if="state.breakIn.readings.length" class="mt-3" :rule="state.breakIn" :readings="state.breakIn.readings" :report="report" />
+      <p v-if="report.stopAndGo !== null" :class="report.stopAndGo < 0.5 ? 'border-l-4 border-attention pl-3' : ''">
+        {{ Math.round(report.stopAndGo * 100) }} in 100 of what was told about was stop-and-go<template
+          v-if="report.stopAndGo < 0.5"
+          >: too much of it on the open road, the disc beds in by taking up</template
+        >.
+      </p>
+      <p v-if="report.hard.length" class="border-l-4 border-danger pl-3">
+        Used hard {{ report.hard.length === 1 ? 'once' : `${report.hard.length} times` }}: look at it before the
+        distance is called driven.
+      </p>
+      <BreakInChart
+        v-if="state.breakIn.readings.length"
+        class="mt-3"
+        :rule="state.breakIn"
+        :readings="state.breakIn.readings"
+        :report="report"
+      />
     </template>
     <BreakInSheet class="mt-5" />
     <template #margin>
       <section class="grid gap-3">
         <h2 class="border-b border-ink pb-1 text-lg">For the customer</h2>
-        <p>A page that needs no account: the car, what was renewed, the break-in. Who has the link sees it, until you revoke it.</p>
+        <p>
+          A page that needs no account: the car, what was renewed, the break-in. Who has the link sees it, until you
+          revoke it.
+        </p>
         <template v-if="token">
-          <p><a class="figure break-all underline" :href="link" data-testid="share-link">{{ link }}</a></p>
-          <p class="flex flex-wrap gap-2"><button class="button" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button><button class="button" @click="ask('DELETE')">Revoke it</button></p>
+          <p>
+            <a class="figure break-all underline" :href="link" data-testid="share-link">{{ link }}</a>
+          </p>
+          <p class="flex flex-wrap gap-2">
+            <button class="button" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button><button
+              class="button"
+              @click="ask('DELETE')"
+            >
+              Revoke it
+            </button>
+          </p>
         </template>
         <button v-else class="button justify-self-start" @click="ask('POST')">Make a link</button>
-        <p class="text-danger" role="alert">{{ problem }}</p>
+        <p class="text-danger" role="alert">{{ t(problem) }}</p>
         <a class="button" :href="`/api/jobs/${store.jobId}/calendar`" download>Re-checks for a calendar</a>
-        <p class="text-sm text-quiet">{{ t('{Lug:many}') }} after three days, leaks after seven, free play after twenty-one, and the end of the break-in by its pace. Common practice; the maker’s book goes before it.</p>
+        <p class="text-sm text-quiet">
+          {{ t('{Lug:many}') }} after three days, leaks after seven, free play after twenty-one, and the end of the
+          break-in by its pace. Common practice; the maker’s book goes before it.
+        </p>
       </section>
     </template>
   </SheetWithMargin>

@@ -18,8 +18,13 @@ function submit() {
     <button class="min-h-11 font-semibold underline" @click="asking = true">Call this job off</button>
     <BaseDialog :open="asking" title="Call this job off" @close="asking = false">
       <form class="grid gap-4" @submit.prevent="submit">
-        <p>The work ends here and the job leaves the Yard. What is still off the car needs its reason first. The log stays, and this can be undone.</p>
-        <div><label class="label" for="call-off-reason">Why</label><input id="call-off-reason" v-model="reason" class="mt-1" maxlength="300"></div>
+        <p>
+          The work ends here and the job leaves the Yard. What is still off the car needs its reason first. The log
+          stays, and this can be undone.
+        </p>
+        <Field v-slot="{ control }" id="call-off-reason" label="Why"
+          ><input v-bind="control" v-model="reason" class="mt-1" maxlength="300"
+        /></Field>
         <button class="button button-main button-big" :disabled="!reason.trim()">Call it off</button>
       </form>
     </BaseDialog>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { convert } from '../../../core/units'
-import { momentText } from '../../lib/moments'
+import { momentText } from '../../words/moments'
 
 const props = defineProps<{ missing: number }>()
 const { store, state, path } = useJob()
@@ -17,7 +17,10 @@ function submit() {
     return
   }
   const km = odometer.value.trim() === '' ? null : odometerKm.value
-  problem.value = odometer.value.trim() !== '' && km === null ? 'An odometer shows a number from 0 up.' : store.attempt('handed-over', { to: to.value.trim(), odometerKm: km }) ?? ''
+  problem.value =
+    odometer.value.trim() !== '' && km === null
+      ? 'An odometer shows a number from 0 up.'
+      : (store.attempt('handed-over', { to: to.value.trim(), odometerKm: km }) ?? '')
 }
 const kmOf = (value: number) => convert(value, units.preference.value.distance, 'km')
 </script>
@@ -31,11 +34,33 @@ const kmOf = (value: number) => convert(value, units.preference.value.distance, 
       <button class="button" @click="store.undo">Undo</button>
     </template>
     <form v-else class="grid gap-4" novalidate @submit.prevent="submit">
-      <p v-if="props.missing">The car can be handed over when nothing is off any more, or when each open entry has a reason.</p>
+      <p v-if="props.missing">
+        The car can be handed over when nothing is off any more, or when each open entry has a reason.
+      </p>
       <p v-else>Nothing is off that should be on.</p>
-      <div><label class="label" for="handover-to">Handed to</label><input id="handover-to" v-model="to" class="mt-1" maxlength="120"></div>
-      <NumberTyped id="handover-odometer" v-model="odometer" :label="`Odometer, ${units.preference.value.distance}`" :unit="units.preference.value.distance" :problem="problem" @read="value => { odometerKm = value === null ? null : kmOf(value) }" @doubt="unsure => { doubt = unsure }" />
-      <button class="button button-main button-big" :disabled="props.missing > 0 || !to.trim()">Hand the car over</button>
+      <Field v-slot="{ control }" id="handover-to" label="Handed to"
+        ><input v-bind="control" v-model="to" class="mt-1" maxlength="120"
+      /></Field>
+      <NumberTyped
+        id="handover-odometer"
+        v-model="odometer"
+        :label="`Odometer, ${units.preference.value.distance}`"
+        :unit="units.preference.value.distance"
+        :problem="problem"
+        @read="
+          value => {
+            odometerKm = value === null ? null : kmOf(value)
+          }
+        "
+        @doubt="
+          unsure => {
+            doubt = unsure
+          }
+        "
+      />
+      <button class="button button-main button-big" :disabled="props.missing > 0 || !to.trim()">
+        Hand the car over
+      </button>
     </form>
     <NuxtLink :to="path('handover')" class="button">Hand-over page</NuxtLink>
   </section>

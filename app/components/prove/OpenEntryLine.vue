@@ -29,20 +29,48 @@ function submit() {
 <template>
   <li class="py-1.5" :data-testid="`open-${entry.entry}`">
     <div class="flex flex-wrap items-center justify-between gap-3">
-      <span class="min-w-0 flex-1 basis-60">{{ t(entry.name) }}<span v-if="entry.item" class="figure text-quiet"> {{ entry.count }} {{ entry.item.state }}</span><span v-else-if="entry.kind === 'tight'" class="text-quiet"> <span class="figure">{{ entry.count }}</span> in by hand, not at their figure</span><span v-else-if="entry.kind === 'figure'" class="text-quiet"> no figure is named</span>
-        <span v-if="entry.left && !writing" class="block text-quiet">Left: {{ entry.left.reason }}<template v-if="who"> ({{ who }})</template></span>
-        <span v-if="entry.safety" class="block font-semibold text-danger">No reason lets this go: it is put right before the car leaves.</span>
+      <span class="min-w-0 flex-1 basis-60"
+        >{{ t(entry.name)
+        }}<span v-if="entry.item" class="figure text-quiet"> {{ entry.count }} {{ entry.item.state }}</span
+        ><span v-else-if="entry.kind === 'tight'" class="text-quiet">
+          <span class="figure">{{ entry.count }}</span> in by hand, not at their figure</span
+        ><span v-else-if="entry.kind === 'figure'" class="text-quiet"> no figure is named</span>
+        <span v-if="entry.left && !writing" class="block text-quiet"
+          >Left: {{ entry.left.reason }}<template v-if="who"> ({{ who }})</template></span
+        >
+        <span v-if="entry.safety" class="block font-semibold text-danger"
+          >No reason lets this go: it is put right before the car leaves.</span
+        >
       </span>
       <span v-if="!writing" class="flex flex-wrap gap-2">
-        <button v-if="entry.left" class="button" @click="store.write('left-open-withdrawn', { entry: entry.entry })">Take it back</button>
-        <button class="button" @click="write">{{ entry.left ? 'Change the reason' : answers ? 'I answer for it' : entry.safety ? 'Say why, for calling off' : 'Leave it, with a reason' }}</button>
+        <button v-if="entry.left" class="button" @click="store.write('left-open-withdrawn', { entry: entry.entry })">
+          Take it back
+        </button>
+        <button class="button" @click="write">
+          {{
+            entry.left
+              ? 'Change the reason'
+              : answers
+                ? 'I answer for it'
+                : entry.safety
+                  ? 'Say why, for calling off'
+                  : 'Leave it, with a reason'
+          }}
+        </button>
       </span>
     </div>
-    <form v-if="writing" class="mt-2 flex flex-wrap items-end gap-2" novalidate @submit.prevent="submit" @keydown.esc.stop="writing = false">
-      <div class="min-w-48 flex-1"><label class="label" :for="field">Why it stays so</label><input :id="field" ref="input" v-model="reason" class="mt-1" maxlength="300" :aria-describedby="`${field}-problem`"></div>
+    <form
+      v-if="writing"
+      class="mt-2 flex flex-wrap items-end gap-2"
+      novalidate
+      @submit.prevent="submit"
+      @keydown.esc.stop="writing = false"
+    >
+      <Field v-slot="{ control }" :id="field" label="Why it stays so" class="min-w-48 flex-1" :problem="problem"
+        ><input v-bind="control" ref="input" v-model="reason" class="mt-1" maxlength="300"
+      /></Field>
       <button class="button button-main">Keep</button>
       <button type="button" class="button" @click="writing = false">Back</button>
-      <p :id="`${field}-problem`" class="w-full text-danger" role="alert">{{ problem }}</p>
     </form>
   </li>
 </template>

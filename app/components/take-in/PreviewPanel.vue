@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { minutesText } from '../../lib/durations'
-import type { PlanPreview } from '../../lib/planner-messages'
+import { minutesText } from '../../words/durations'
+import type { PlanPreview } from '../../../core/job'
 
 defineProps<{ preview: PlanPreview | null }>()
 </script>
@@ -12,15 +12,25 @@ defineProps<{ preview: PlanPreview | null }>()
     <template v-else>
       <p class="figure mt-2 text-figure font-bold leading-none">{{ minutesText(preview.totals.minutes) }}</p>
       <p class="mt-2">
-        {{ preview.stepCount }} pieces of work in {{ preview.trips.length }} trips, car up {{ preview.totals.timesRaised === 1 ? 'once' : `${preview.totals.timesRaised} times` }},
+        {{ preview.stepCount }} pieces of work in {{ preview.trips.length }} trips, car up
+        {{ preview.totals.timesRaised === 1 ? 'once' : `${preview.totals.timesRaised} times` }},
         {{ preview.toolCount }} tools.
       </p>
       <p class="mt-1 text-quiet">
-        As written down it would be {{ minutesText(preview.authored.minutes) }} with {{ preview.authored.placeChanges }} changes of place; in this order {{ preview.totals.placeChanges }}.
+        As written down it would be {{ minutesText(preview.authored.minutes) }} with
+        {{ preview.authored.placeChanges }} changes of place; in this order {{ preview.totals.placeChanges }}.
       </p>
       <ol class="mt-4 grid gap-1">
-        <li v-for="(trip, index) in preview.trips" :key="index" class="flex items-center gap-2" :class="trip.car === 'raised' ? 'pl-6' : ''">
-          <PlaceTag :place="trip.place" /><span class="h-0 flex-1 border-b border-dotted border-line" /><span class="figure">{{ minutesText(trip.minutes) }}</span>
+        <li
+          v-for="(trip, index) in preview.trips"
+          :key="index"
+          class="flex items-center gap-2"
+          :class="trip.car === 'raised' ? 'pl-6' : ''"
+        >
+          <PlaceTag :place="trip.place" /><span class="h-0 flex-1 border-b border-dotted border-line" /><span
+            class="figure"
+            >{{ minutesText(trip.minutes) }}</span
+          >
         </li>
       </ol>
       <p class="mt-3 text-sm text-quiet">Indented: the car is raised.</p>

@@ -1,52 +1,59 @@
 <script setup lang="ts">
-import { useForm } from '@tanstack/vue-form'
 import type { VehicleAnswer } from '../../../contracts/answers'
 import { newVehicle } from '../../../contracts/jobs'
-import { newId } from '../../lib/ids'
-import { issuesOf } from '../../lib/reason-of'
+import { isOfTheServer } from '../../device/fetch-kept'
+import { newId } from '../../log/ids'
 
-const emit = defineEmits<{ added: [vehicle: VehicleAnswer] }>()
+/** `isNew` where the server has not heard of it yet. */
+const emit = defineEmits<{ added: [vehicle: VehicleAnswer, isNew: boolean] }>()
 const numbers = useNumbers()
 const id = newId()
-const problems = ref<Record<string, string>>({})
+const { problems, check } = useChecked(newVehicle)
 const fields = [
-  { name: 'name', label: 'How you call it' }, { name: 'customer', label: 'Customer' }, { name: 'make', label: 'Make' },
-  { name: 'model', label: 'Model' }, { name: 'year', label: 'Year' },
+  { name: 'name', label: 'How you call it' },
+  { name: 'customer', label: 'Customer' },
+  { name: 'make', label: 'Make' },
+  { name: 'model', label: 'Model' },
+  { name: 'year', label: 'Year' },
 ] as const
+const entered = reactive({ name: '', customer: '', make: '', model: '', year: '' })
+const forward = ref<string | null>('5')
 
-const form = useForm({
-  defaultValues: { name: '', customer: '', make: '', model: '', year: '', forward: '5' },
-  onSubmit: async ({ value }) => {
-    problems.value = {}
-    const { forward, year, ...rest } = value
-    const gears = [...Array.from({ length: Number(forward) }, (_, gear) => String(gear + 1)), 'R']
-    const result = newVehicle.safeParse({ id, ...rest, year: year.trim() === '' ? undefined : numbers.plain(year), gears })
-    if (!result.success) {
-      problems.value = Object.fromEntries(result.error.issues.map(issue => [String(issue.path[0]), issue.message]))
-      return
-    }
+function add() {
+  const { year, ...rest } = entered
+  const gears = [...Array.from({ length: Number(forward.value) }, (_, gear) => String(gear + 1)), 'R']
+  void check({ id, ...rest, year: year.trim() === '' ? undefined : numbers.plain(year), gears }, async vehicle => {
     try {
-      emit('added', await $fetch<VehicleAnswer>('/api/vehicles', { method: 'POST', body: result.data }))
+      emit('added', await $fetch<VehicleAnswer>('/api/vehicles', { method: 'POST', body: vehicle }), false)
+    } catch (error) {
+      if (isOfTheServer(error)) throw error
+      emit('added', vehicle, true)
     }
-    catch (error) {
-      problems.value = { form: issuesOf(error)[0]!.reason }
-    }
-  },
-})
+  })
+}
 </script>
 
 <template>
-  <form class="grid gap-3" novalidate @submit.prevent.stop="form.handleSubmit()">
-    <form.Field v-for="entry in fields" :key="entry.name" v-slot="{ field, state }" :name="entry.name">
-      <div>
-        <label class="label" :for="`vehicle-${entry.name}`">{{ entry.label }}</label>
-        <input :id="`vehicle-${entry.name}`" class="mt-1" autocomplete="off" :inputmode="entry.name === 'year' ? 'numeric' : 'text'" :value="state.value" :aria-describedby="`vehicle-${entry.name}-problem`" @input="field.handleChange(($event.target as HTMLInputElement).value)">
-        <p :id="`vehicle-${entry.name}-problem`" class="text-danger">{{ problems[entry.name] }}</p>
-      </div>
-    </form.Field>
-    <form.Field v-slot="{ field, state }" name="forward">
-      <ChoiceRow :model-value="state.value" label="Forward gears" :choices="['4', '5', '6', '7'].map(count => ({ id: count, label: count }))" @update:model-value="count => field.handleChange(count!)" />
-    </form.Field>
+  <form class="grid gap-3" novalidate @submit.prevent.stop="add">
+    <Field
+      v-for="{ name, label } in fields"
+      :id="`vehicle-${name}`"
+      :key="name"
+      v-slot="{ control }"
+      :label="label"
+      :problem="problems[name] ?? ''"
+      ><input
+        v-bind="control"
+        v-model="entered[name]"
+        class="mt-1"
+        autocomplete="off"
+        :inputmode="name === 'year' ? 'numeric' : 'text'"
+    /></Field>
+    <ChoiceRow
+      v-model="forward"
+      label="Forward gears"
+      :choices="['4', '5', '6', '7'].map(count => ({ id: count, label: count }))"
+    />
     <p class="text-danger" role="alert">{{ problems.form }}</p>
     <button class="button button-main button-big">Add it</button>
   </form>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-const props = defineProps<{ open: boolean, stepId: string | null }>()
+const props = defineProps<{ open: boolean; stepId: string | null }>()
 const emit = defineEmits<{ close: [] }>()
 const { store } = useJob()
 const text = ref('')
@@ -16,8 +16,9 @@ function submit() {
 <template>
   <BaseDialog :open="open" title="Note at this step" @close="emit('close')">
     <form class="grid gap-4" @submit.prevent="submit">
-      <label class="sr-only" for="note-text">Note</label>
-      <textarea id="note-text" v-model="text" maxlength="2000" placeholder="What the next person should know" />
+      <Field v-slot="{ control }" id="note-text" label="Note" hide-label>
+        <textarea v-bind="control" v-model="text" maxlength="2000" placeholder="What the next person should know" />
+      </Field>
       <button class="button button-main button-big" :disabled="!text.trim()">Keep the note</button>
     </form>
   </BaseDialog>

@@ -2,17 +2,17 @@
 import { actualMinutes } from '../../../core/job'
 import type { StepView } from '../../../core/job'
 import { stepMinutes } from '../../../core/sequence/step-minutes'
-import { stopwatch } from '../../lib/durations'
+import { stopwatch } from '../../words/durations'
 
 /** The smaller things one can do at a step: note, timer, another step. */
 const props = defineProps<{ step: StepView }>()
-defineEmits<{ note: [], timer: [], other: [], keys: [] }>()
+defineEmits<{ note: []; timer: []; other: []; keys: [] }>()
 const { state } = useJob()
 const now = useSeconds()
 const timer = computed(() => state.value.timers[props.step.id])
-const elapsed = computed(() => timer.value
-  ? stopwatch(actualMinutes(state.value, props.step.id, now.value)! * 60)
-  : null)
+const elapsed = computed(() =>
+  timer.value ? stopwatch(actualMinutes(state.value, props.step.id, now.value)! * 60) : null,
+)
 const notes = computed(() => state.value.notes.filter(note => note.stepId === props.step.id))
 const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
 </script>
@@ -21,7 +21,10 @@ const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
   <div class="mt-5">
     <p v-for="(note, index) in notes" :key="index" class="mb-2 border-l-4 border-rule pl-4 italic">{{ note.text }}</p>
     <div class="flex flex-wrap gap-2">
-      <button class="button" @click="$emit('timer')"><span class="figure">{{ elapsed ?? '00:00' }}</span> {{ timer?.runningSince ? 'Stop timer' : 'Timer' }} <span class="text-sm text-quiet">of {{ planned }} min</span></button>
+      <button class="button" @click="$emit('timer')">
+        <span class="figure">{{ elapsed ?? '00:00' }}</span> {{ timer?.runningSince ? 'Stop timer' : 'Timer' }}
+        <span class="text-sm text-quiet">of {{ planned }} min</span>
+      </button>
       <button class="button" @click="$emit('note')">Note</button>
       <button class="button" @click="$emit('other')">Another step</button>
       <button class="button max-sm:hidden" @click="$emit('keys')">Keys <span class="figure text-quiet">?</span></button>

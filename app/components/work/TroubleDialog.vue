@@ -1,22 +1,36 @@
 <script setup lang="ts">
 import { laddersAt } from '../../../core/job'
 import type { Ladder } from '../../../core/packs'
-import { newId } from '../../lib/ids'
+import { newId } from '../../log/ids'
 import type { LadderAbout } from './WhichOne.vue'
 
 /** What will not go: a ladder to climb, or words of one's own with what the job waits for. */
-const props = defineProps<{ open: boolean, stepId: string | null }>()
+const props = defineProps<{ open: boolean; stepId: string | null }>()
 const emit = defineEmits<{ close: [] }>()
 const { store, state } = useJob()
 const t = useTerms()
 const all = ref(false)
 const FIRST = 6
 const ladders = computed(() => laddersAt(state.value, props.stepId))
-const shown = computed(() => all.value ? ladders.value : ladders.value.slice(0, FIRST))
+const shown = computed(() => (all.value ? ladders.value : ladders.value.slice(0, FIRST)))
 const asked = ref<Ladder | null>(null)
-watch(() => props.open, () => { asked.value = null })
+watch(
+  () => props.open,
+  () => {
+    asked.value = null
+  },
+)
 function climb(ladder: Ladder, about: LadderAbout = {}) {
-  if (!store.write('ladder-opened', { ladderRunId: newId(), ladderId: ladder.id, stepId: props.stepId, text: t(ladder.title), ...about })) return
+  if (
+    !store.write('ladder-opened', {
+      ladderRunId: newId(),
+      ladderId: ladder.id,
+      stepId: props.stepId,
+      text: t(ladder.title),
+      ...about,
+    })
+  )
+    return
   asked.value = null
   emit('close')
 }
@@ -30,7 +44,9 @@ function submit() {
   if (!ready.value) return
   const waiting = waits.value === 'yes'
   const written = store.write('trouble-raised', {
-    troubleId: newId(), stepId: props.stepId, text: text.value.trim(),
+    troubleId: newId(),
+    stepId: props.stepId,
+    text: text.value.trim(),
     waitsFor: waiting ? waitsFor.value.trim() : null,
     until: waiting && until.value ? new Date(until.value).toISOString() : null,
   })
@@ -43,21 +59,62 @@ function submit() {
 
 <template>
   <BaseDialog :open="open" title="Trouble" @close="emit('close')">
-    <WhichOne v-if="asked" :ladder="asked" :step-id="stepId" @back="asked = null" @chosen="about => climb(asked!, about)" />
+    <WhichOne
+      v-if="asked"
+      :ladder="asked"
+      :step-id="stepId"
+      @back="asked = null"
+      @chosen="about => climb(asked!, about)"
+    />
     <section v-if="ladders.length && !asked" class="mb-5">
       <h3 class="label">A ladder for it, the gentlest way first</h3>
-      <ul class="ruled mt-1"><li v-for="ladder in shown" :key="ladder.id"><button type="button" class="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left font-semibold hover:bg-tint" @click="ladder.asks ? asked = ladder : climb(ladder)"><span>{{ t(ladder.title) }}</span><span class="figure shrink-0 text-sm font-normal text-quiet">{{ ladder.rungs.length }} rungs</span></button></li></ul>
-      <button v-if="shown.length < ladders.length" type="button" class="min-h-11 underline" @click="all = true">{{ ladders.length - shown.length }} more</button>
+      <ul class="ruled mt-1">
+        <li v-for="ladder in shown" :key="ladder.id">
+          <button
+            type="button"
+            class="flex min-h-12 w-full items-center justify-between gap-3 py-1 text-left font-semibold hover:bg-tint"
+            @click="ladder.asks ? (asked = ladder) : climb(ladder)"
+          >
+            <span>{{ t(ladder.title) }}</span><span class="figure shrink-0 text-sm font-normal text-quiet"
+              >{{ ladder.rungs.length }} rungs</span
+            >
+          </button>
+        </li>
+      </ul>
+      <button v-if="shown.length < ladders.length" type="button" class="min-h-11 underline" @click="all = true">
+        {{ ladders.length - shown.length }} more
+      </button>
     </section>
     <form v-if="!asked" class="grid gap-4" @submit.prevent="submit">
-      <div>
-        <label class="label" for="trouble-text">What will not go</label>
-        <textarea id="trouble-text" v-model="text" class="mt-1" maxlength="1000" placeholder="Bolt seized, part wrong, will not come off" />
-      </div>
-      <ChoiceRow v-model="waits" label="Does the job wait for something" :choices="[{ id: 'no', label: 'No, I go on' }, { id: 'yes', label: 'Yes, it waits' }]" />
+      <Field v-slot="{ control }" id="trouble-text" label="What will not go">
+        <textarea
+          v-bind="control"
+          v-model="text"
+          class="mt-1"
+          maxlength="1000"
+          placeholder="Bolt seized, part wrong, will not come off"
+        />
+      </Field>
+      <ChoiceRow
+        v-model="waits"
+        label="Does the job wait for something"
+        :choices="[
+          { id: 'no', label: 'No, I go on' },
+          { id: 'yes', label: 'Yes, it waits' },
+        ]"
+      />
       <template v-if="waits === 'yes'">
-        <div><label class="label" for="trouble-waits">It waits for</label><input id="trouble-waits" v-model="waitsFor" class="mt-1" maxlength="200" placeholder="Part, machine shop, helper"></div>
-        <div><label class="label" for="trouble-until">Expected, if known</label><input id="trouble-until" v-model="until" class="mt-1" type="datetime-local"></div>
+        <Field v-slot="{ control }" id="trouble-waits" label="It waits for"
+          ><input
+            v-bind="control"
+            v-model="waitsFor"
+            class="mt-1"
+            maxlength="200"
+            placeholder="Part, machine shop, helper"
+        /></Field>
+        <Field v-slot="{ control }" id="trouble-until" label="Expected, if known"
+          ><input v-bind="control" v-model="until" class="mt-1" type="datetime-local"
+        /></Field>
       </template>
       <button class="button button-main button-big" :disabled="!ready">Write it down</button>
     </form>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FetchError } from 'ofetch'
-import { issuesOf } from '../../lib/reason-of'
+import { issuesOf } from '../../words/reason-of'
 
 definePageMeta({ key: route => String(route.params.id) })
 
@@ -9,17 +9,23 @@ const store = useJobStore()
 const failed = ref(false)
 const ready = ref(false)
 const garage = useGarageStore()
-const bare = computed(() => route.path.endsWith('/handover') || route.path.includes('/papers/') || route.query.at === 'helper')
+const bare = computed(
+  () => route.path.endsWith('/handover') || route.path.includes('/papers/') || route.path.endsWith('/pedal/helper'),
+)
 
 async function load() {
   failed.value = false
   try {
     await store.open(String(route.params.id))
     ready.value = true
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof FetchError && error.statusCode && error.statusCode < 500) {
-      showError({ statusCode: 404, statusMessage: 'No such job', message: `There is no job here. ${issuesOf(error)[0]!.reason}`, fatal: true })
+      showError({
+        statusCode: 404,
+        statusMessage: 'No such job',
+        message: `There is no job here. ${issuesOf(error)[0]!.reason}`,
+        fatal: true,
+      })
       return
     }
     failed.value = true
@@ -27,7 +33,7 @@ async function load() {
 }
 void load()
 onUnmounted(() => store.close())
-useHead({ title: () => ready.value ? `${store.state.vehicle?.name ?? 'Job'} · Eldrin` : 'Eldrin' })
+useHead({ title: () => (ready.value ? `${store.state.vehicle?.name ?? 'Job'} · Eldrin` : 'Eldrin') })
 </script>
 
 <template>
@@ -36,6 +42,7 @@ useHead({ title: () => ready.value ? `${store.state.vehicle?.name ?? 'Job'} · E
       <PrintHead v-if="!bare" />
       <JobStrip v-if="!bare" />
       <JobNav v-if="!bare" />
+      <LazyOpeningRefused v-if="store.opening?.refusal" />
       <NuxtPage />
       <LazyRestBell />
     </template>

@@ -28,7 +28,11 @@ export const boreOffCentre: Judge = {
         `total indicator reading: ${mm(bore.totalMm, 3)}`,
         `offset is half of the dial’s first harmonic: ${mm(bore.offsetMm, 3)}; the bell has to go towards ${clockOf(bore.atDeg)} (${Math.round(bore.atDeg)}°)`,
         `out of round or uneven readings: ${mm(bore.outOfRoundMm, 3)}`,
-        ...(dowels?.dowelMm ? [`left with these dowels: ${mm(bore.offsetMm, 3)} − ${mm(dowels.dowelMm, 3)} = ${mm(dowels.leftMm, 3)} of offset`] : []),
+        ...(dowels?.dowelMm
+          ? [
+              `left with these dowels: ${mm(bore.offsetMm, 3)} − ${mm(dowels.dowelMm, 3)} = ${mm(dowels.leftMm, 3)} of offset`,
+            ]
+          : []),
       ],
       figures: [figure('offset', bore.offsetMm, 'mm', 3), figure('total', bore.totalMm, 'mm')],
     }
@@ -49,7 +53,11 @@ export const faceSquare: Judge = {
         : runout.warpMm > limit
           ? `The face stands square but is uneven by ${mm(runout.warpMm)}: look for burrs round the bolt holes.`
           : `The face leans by ${mm(runout.tiltMm * 2)}; up to ${mm(limit)} is allowed${thumb(given, 'limit')}.`,
-      working: [`tilt: twice ${mm(runout.tiltMm, 3)} at ${Math.round(runout.tiltAtDeg)}°`, `uneven without the tilt: ${mm(runout.warpMm, 3)}`, `total indicator reading: ${mm(runout.totalMm, 3)}`],
+      working: [
+        `tilt: twice ${mm(runout.tiltMm, 3)} at ${Math.round(runout.tiltAtDeg)}°`,
+        `uneven without the tilt: ${mm(runout.warpMm, 3)}`,
+        `total indicator reading: ${mm(runout.totalMm, 3)}`,
+      ],
       figures: [figure('leans', runout.tiltMm * 2, 'mm'), figure('uneven', runout.warpMm, 'mm')],
     }
   },

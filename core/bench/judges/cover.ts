@@ -15,7 +15,10 @@ export const fingerHeights: Judge = {
       sentence: over
         ? `The finger tips differ by ${mm(spreadMm)}, more than ${mm(limit)}${thumb(given, 'limit')}: it would judder or not let go all round.`
         : `The finger tips differ by ${mm(spreadMm)}; up to ${mm(limit)} is allowed${thumb(given, 'limit')}.`,
-      working: [`highest ${mm(heights[highest]!)} at place ${highest + 1} − lowest ${mm(heights[lowest]!)} at place ${lowest + 1} = ${mm(spreadMm)}`, `mean ${mm(meanMm)}`],
+      working: [
+        `highest ${mm(heights[highest]!)} at place ${highest + 1} − lowest ${mm(heights[lowest]!)} at place ${lowest + 1} = ${mm(spreadMm)}`,
+        `mean ${mm(meanMm)}`,
+      ],
       figures: [figure('spread', spreadMm, 'mm'), figure('mean', meanMm, 'mm')],
     }
   },

@@ -7,24 +7,71 @@ import type { Judge } from '../judgement'
 const FELT_RAD_S2 = 300
 
 export const driveAngles: Judge = {
-  inputs: { box: 'number', shaft: 'number', rear: 'number', axle: 'number', boxAside: 'number', shaftAside: 'number', rearAside: 'number', axleAside: 'number', mount: 'number', tail: 'number', length: 'number', road: 'number', ratio: 'number', tyre: 'number' },
-  needs: ['box', 'shaft', 'axle', 'boxAside', 'shaftAside', 'axleAside', 'mount', 'tail', 'length', 'road', 'ratio', 'tyre'],
+  inputs: {
+    box: 'number',
+    shaft: 'number',
+    rear: 'number',
+    axle: 'number',
+    boxAside: 'number',
+    shaftAside: 'number',
+    rearAside: 'number',
+    axleAside: 'number',
+    mount: 'number',
+    tail: 'number',
+    length: 'number',
+    road: 'number',
+    ratio: 'number',
+    tyre: 'number',
+  },
+  needs: [
+    'box',
+    'shaft',
+    'axle',
+    'boxAside',
+    'shaftAside',
+    'axleAside',
+    'mount',
+    'tail',
+    'length',
+    'road',
+    'ratio',
+    'tyre',
+  ],
   judge(given) {
-    const ids = given.maybe('rear') === undefined ? ['box', 'shaft', 'axle'] as const : ['box', 'shaft', 'rear', 'axle'] as const
+    const ids =
+      given.maybe('rear') === undefined
+        ? (['box', 'shaft', 'axle'] as const)
+        : (['box', 'shaft', 'rear', 'axle'] as const)
     const members = ids.map(id => ({ id, pitchDeg: given.number(id), yawDeg: given.maybe(`${id}Aside`) ?? 0 }))
     const line = shaftLine(members)
     const turns = shaftSpeed(given.number('road'), given.number('ratio'), given.number('tyre'))
     const felt = rippleAcceleration(line.swingDeg, turns)
-    const fix = correctLine(members, { mountBehindMm: given.number('mount'), tailBehindMm: given.number('tail'), shaftLengthMm: given.number('length') })
+    const fix = correctLine(members, {
+      mountBehindMm: given.number('mount'),
+      tailBehindMm: given.number('tail'),
+      shaftLengthMm: given.number('length'),
+    })
     const better = fix.after.residualDeg < line.residualDeg - 0.2 && Math.abs(fix.shimMm) >= 1
-    const advice = line.cancels || !better ? '' : ` A shim of ${mm(Math.abs(fix.shimMm), 0)} ${fix.shimMm > 0 ? 'under the rear mount lifts the tail' : 'less under the rear mount lowers the tail'} and leaves ${fix.after.residualDeg.toFixed(1)}°.`
+    const advice =
+      line.cancels || !better
+        ? ''
+        : ` A shim of ${mm(Math.abs(fix.shimMm), 0)} ${fix.shimMm > 0 ? 'under the rear mount lifts the tail' : 'less under the rear mount lowers the tail'} and leaves ${fix.after.residualDeg.toFixed(1)}°.`
     return {
-      level: line.joints.some(joint => joint.angleDeg > 5) ? 'renew' : line.cancels ? 'good' : felt > FELT_RAD_S2 ? 'renew' : 'watch',
+      level: line.joints.some(joint => joint.angleDeg > 5)
+        ? 'renew'
+        : line.cancels
+          ? 'good'
+          : felt > FELT_RAD_S2
+            ? 'renew'
+            : 'watch',
       sentence: `${line.because}${advice}`,
       working: [
-        ...line.joints.map(joint => `joint between ${joint.front} and ${joint.rear}: ${joint.angleDeg.toFixed(2)}°, from both directions in space`),
+        ...line.joints.map(
+          joint =>
+            `joint between ${joint.front} and ${joint.rear}: ${joint.angleDeg.toFixed(2)}°, from both directions in space`,
+        ),
         `left over, √|Σ β² e^2iφ|: ${line.residualDeg.toFixed(2)}°; the speed swings from ${line.ripplePercent[0].toFixed(2)} to +${line.ripplePercent[1].toFixed(2)} in 100, twice a turn`,
-        `at ${given.number('road')} km an hour the shaft turns ${turns.toFixed(0)} rpm (road / circumference × ratio): ${line.swingDeg.toFixed(3)}° to either side, twice a turn, is ${felt.toFixed(0)} rad/s²; from ${FELT_RAD_S2} on it is felt, common practice`,
+        `at {${given.number('road')} km} an hour the shaft turns ${turns.toFixed(0)} rpm (road / circumference × ratio): ${line.swingDeg.toFixed(3)}° to either side, twice a turn, is ${felt.toFixed(0)} rad/s²; from ${FELT_RAD_S2} on it is felt, common practice`,
         `the best turn of the box is ${fix.turnDeg.toFixed(1)}°, ${mm(fix.shimMm, 1)} at the mount`,
       ],
       figures: [figure('left over', line.residualDeg, '°', 1), figure('shim', fix.shimMm, 'mm', 0)],
@@ -48,9 +95,9 @@ export const bearingForward: Judge = {
         ? `The {center} bearing sits ${mm(moved, 1)} forward of its free position, as wanted.`
         : `The {center} bearing sits ${mm(Math.abs(moved), 1)} ${moved >= 0 ? 'forward' : 'behind'} of its free position: move it ${mm(Math.abs(off), 1)} ${off < 0 ? 'forward' : 'back'}.`,
       working: [
-        `free ${given.number('free')} mm − fitted ${given.number('fitted')} mm, both from the same point ahead of it = ${mm(moved, 1)}`,
-        `wanted ${given.number('forward')} mm, give or take ${PRELOAD_OFF_MM} mm`,
-        'some makers push it forward about a quarter inch (6.35 mm), others leave it free; common practice, the vehicle book goes before it',
+        `free {${given.number('free')} mm} − fitted {${given.number('fitted')} mm}, both from the same point ahead of it = ${mm(moved, 1)}`,
+        `wanted {${given.number('forward')} mm}, give or take {${PRELOAD_OFF_MM} mm}`,
+        'some makers push it forward by about {6.35 mm}, others leave it free; common practice, the vehicle book goes before it',
       ],
       figures: [figure('forward', moved, 'mm', 1)],
     }
@@ -63,15 +110,21 @@ export const filling: Judge = {
   judge(given, { of = 'It' }) {
     const capacity = given.number('capacity')
     const out = given.maybe('out')
-    const bought = bottles({ needMl: capacity, sizes: [{ ml: given.number('bottle') }], onShelfMl: given.number('shelf') })
+    const bought = bottles({
+      needMl: capacity,
+      sizes: [{ ml: given.number('bottle') }],
+      onShelfMl: given.number('shelf'),
+    })
     const report = out === undefined ? null : drained({ outMl: out, capacityMl: capacity })
     const count = bought.bottles[0]?.count ?? 0
     return {
       level: report?.low ? 'watch' : 'good',
-      sentence: `${report?.low ? `${report.because} ` : ''}${of} takes ${capacity} ml: ${count === 0 ? 'the shelf holds enough' : `${count} ${count === 1 ? 'bottle' : 'bottles'} to buy, ${bought.leftMl} ml left over`}, ${syringeStrokes(capacity, given.number('stroke'))} strokes of the syringe.`,
+      sentence: `${report?.low ? `${report.because} ` : ''}${of} takes {${capacity} ml}: ${count === 0 ? 'the shelf holds enough' : `${count} ${count === 1 ? 'bottle' : 'bottles'} to buy, {${bought.leftMl} ml} left over`}, ${syringeStrokes(capacity, given.number('stroke'))} strokes of the syringe.`,
       working: [
-        `${capacity} ml − ${given.number('shelf')} ml on the shelf, in bottles of ${given.number('bottle')} ml, bought whole = ${bought.boughtMl} ml`,
-        ...(out === undefined ? [] : [`out: ${out} of ${capacity} ml = ${Math.round(out / capacity * 100)} in 100`]),
+        `{${capacity} ml} − {${given.number('shelf')} ml} on the shelf, in bottles of {${given.number('bottle')} ml}, bought whole = {${bought.boughtMl} ml}`,
+        ...(out === undefined
+          ? []
+          : [`out: {${out} ml} of {${capacity} ml} = ${Math.round((out / capacity) * 100)} in 100`]),
       ],
       figures: [figure('bottles', count, '', 0)],
     }

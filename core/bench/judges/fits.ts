@@ -13,11 +13,19 @@ export const sealDepth: Judge = {
     const before = given.maybe('old')
     const skew = beyond(spreadMm, limit)
     const off = before !== undefined && Math.abs(meanMm - before) > 1
-    const place = before === undefined ? '' : ` ${off ? `It stands ${mm(Math.abs(meanMm - before))} ${meanMm > before ? 'deeper' : 'shallower'} than the old one` : 'It stands at the old depth'}.`
+    const place =
+      before === undefined
+        ? ''
+        : ` ${off ? `It stands ${mm(Math.abs(meanMm - before))} ${meanMm > before ? 'deeper' : 'shallower'} than the old one` : 'It stands at the old depth'}.`
     return {
       level: skew ? 'renew' : off ? 'watch' : 'good',
-      sentence: skew ? `It stands ${mm(spreadMm)} askew; up to ${mm(limit)} is allowed${thumb(given, 'limit')}. Tap it square before the flywheel covers it.${place}` : `Its edge is even within ${mm(spreadMm)}.${place}`,
-      working: [`deepest, place ${highest + 1}, less shallowest, place ${lowest + 1}: ${mm(spreadMm)}`, `mean ${mm(meanMm)}${before === undefined ? '' : `, old one ${mm(before)}`}`],
+      sentence: skew
+        ? `It stands ${mm(spreadMm)} askew; up to ${mm(limit)} is allowed${thumb(given, 'limit')}. Tap it square before the flywheel covers it.${place}`
+        : `Its edge is even within ${mm(spreadMm)}.${place}`,
+      working: [
+        `deepest, place ${highest + 1}, less shallowest, place ${lowest + 1}: ${mm(spreadMm)}`,
+        `mean ${mm(meanMm)}${before === undefined ? '' : `, old one ${mm(before)}`}`,
+      ],
       figures: [figure('askew', spreadMm, 'mm'), figure('mean', meanMm, 'mm')],
     }
   },
@@ -31,13 +39,23 @@ export const playLimit: Judge = {
     const limit = given.number('limit')
     const [outer, inner, direct] = [given.maybe('outer'), given.maybe('inner'), given.maybe('play')]
     const play = direct ?? (outer !== undefined && inner !== undefined ? outer - inner : null)
-    if (play === null) return { level: 'watch', sentence: `${of}: the play is not measured yet.`, working: [], figures: [] }
-    if (play < 0) return { level: 'renew', sentence: `${of}: the inner measure is ${mm(-play)} larger than the outer one. It does not go on; measure again.`, working: [`${mm(outer!)} − ${mm(inner!)} = ${mm(play)}`], figures: [figure('play', play, 'mm')] }
+    if (play === null)
+      return { level: 'watch', sentence: `${of}: the play is not measured yet.`, working: [], figures: [] }
+    if (play < 0)
+      return {
+        level: 'renew',
+        sentence: `${of}: the inner measure is ${mm(-play)} larger than the outer one. It does not go on; measure again.`,
+        working: [`${mm(outer!)} − ${mm(inner!)} = ${mm(play)}`],
+        figures: [figure('play', play, 'mm')],
+      }
     const over = beyond(play, limit)
     return {
       level: over ? 'renew' : play > limit * 0.8 ? 'watch' : 'good',
       sentence: `${of}: ${mm(play)} of play, ${over ? 'more than' : 'within'} ${mm(limit)}${thumb(given, 'limit')}.`,
-      working: direct === undefined ? [`${mm(outer!)} − ${mm(inner!)} = ${mm(play)}`] : [`play as felt on the gauge: ${mm(play)}`],
+      working:
+        direct === undefined
+          ? [`${mm(outer!)} − ${mm(inner!)} = ${mm(play)}`]
+          : [`play as felt on the gauge: ${mm(play)}`],
       figures: [figure('play', play, 'mm')],
     }
   },
@@ -67,11 +85,18 @@ export const concentricSetUp: Judge = {
   needs: ['bearing', 'fingers', 'least', 'most'],
   judge(given) {
     const [bearingMm, fingersMm] = [given.number('bearing'), given.number('fingers')]
-    const found = concentricGap({ bearingMm, fingersMm, windowMm: [given.number('least'), given.number('most')], shimsMm: given.points('shims') })
+    const found = concentricGap({
+      bearingMm,
+      fingersMm,
+      windowMm: [given.number('least'), given.number('most')],
+      shimsMm: given.points('shims'),
+    })
     return {
       level: found.verdict === 'right' ? 'good' : found.shimMm === null ? 'renew' : 'watch',
       sentence: `The gap is ${mm(found.gapMm, 1)}. ${found.because}`,
-      working: [`gap: ${mm(bearingMm, 1)} to the bearing − ${mm(fingersMm, 1)} to the finger tips = ${mm(found.gapMm, 1)}`],
+      working: [
+        `gap: ${mm(bearingMm, 1)} to the bearing − ${mm(fingersMm, 1)} to the finger tips = ${mm(found.gapMm, 1)}`,
+      ],
       figures: [figure('gap', found.gapMm, 'mm', 1), ...(found.shimMm ? [figure('shims', found.shimMm, 'mm', 2)] : [])],
     }
   },

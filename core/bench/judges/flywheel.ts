@@ -38,7 +38,11 @@ export const faceRunout: Judge = {
         `warp, what is left without the tilt, highest − lowest = ${mm(runout.warpMm, 3)}`,
         `worst place ${Math.round(runout.highestAtDeg)}°, ${clockOf(runout.highestAtDeg)} from the mark`,
       ],
-      figures: [figure('total', runout.totalMm, 'mm'), figure('tilt', tiltTotal, 'mm'), figure('warp', runout.warpMm, 'mm')],
+      figures: [
+        figure('total', runout.totalMm, 'mm'),
+        figure('tilt', tiltTotal, 'mm'),
+        figure('warp', runout.warpMm, 'mm'),
+      ],
     }
   },
 }
@@ -47,16 +51,38 @@ export const dualMassWheel: Judge = {
   inputs: { rotation: 'number', rotationLimit: 'number', rock: 'number', rockLimit: 'number' },
   needs: [],
   judge(given) {
-    const pairs = { rotationDeg: given.maybe('rotation'), rotationLimitDeg: given.maybe('rotationLimit'), rockMm: given.maybe('rock'), rockLimitMm: given.maybe('rockLimit') }
-    const hasOne = (pairs.rotationDeg !== undefined && pairs.rotationLimitDeg !== undefined) || (pairs.rockMm !== undefined && pairs.rockLimitMm !== undefined)
-    if (!hasOne) return { level: 'watch', sentence: 'A dual-mass is judged by free rotation and rock against the limits of its own sheet; one measure with its limit is wanted.', working: [], figures: [] }
+    const pairs = {
+      rotationDeg: given.maybe('rotation'),
+      rotationLimitDeg: given.maybe('rotationLimit'),
+      rockMm: given.maybe('rock'),
+      rockLimitMm: given.maybe('rockLimit'),
+    }
+    const hasOne =
+      (pairs.rotationDeg !== undefined && pairs.rotationLimitDeg !== undefined) ||
+      (pairs.rockMm !== undefined && pairs.rockLimitMm !== undefined)
+    if (!hasOne)
+      return {
+        level: 'watch',
+        sentence:
+          'A dual-mass is judged by free rotation and rock against the limits of its own sheet; one measure with its limit is wanted.',
+        working: [],
+        figures: [],
+      }
     const found = dualMass(Object.fromEntries(Object.entries(pairs).filter(([, value]) => value !== undefined)))
     return {
       level: { good: 'good', worn: 'watch', finished: 'renew' }[found.verdict] as 'good' | 'watch' | 'renew',
       sentence: `${found.because} It is not machined.`,
       working: [
-        ...(found.rotationShare === null ? [] : [`free rotation ${pairs.rotationDeg}° of ${pairs.rotationLimitDeg}° allowed = ${Math.round(found.rotationShare * 100)} in 100`]),
-        ...(found.rockShare === null ? [] : [`rock ${mm(pairs.rockMm!)} of ${mm(pairs.rockLimitMm!)} allowed = ${Math.round(found.rockShare * 100)} in 100`]),
+        ...(found.rotationShare === null
+          ? []
+          : [
+              `free rotation ${pairs.rotationDeg}° of ${pairs.rotationLimitDeg}° allowed = ${Math.round(found.rotationShare * 100)} in 100`,
+            ]),
+        ...(found.rockShare === null
+          ? []
+          : [
+              `rock ${mm(pairs.rockMm!)} of ${mm(pairs.rockLimitMm!)} allowed = ${Math.round(found.rockShare * 100)} in 100`,
+            ]),
       ],
       figures: [],
     }
@@ -69,13 +95,18 @@ export const machining: Judge = {
   judge(given) {
     const runout = runoutOf(given.dial('dial'))
     const heatMm = given.maybe('heat') ?? 0
-    const found = machiningLeft({ thicknessMm: given.number('thickness'), minimumMm: given.number('minimum'), warpMm: runout.warpMm, heatMm })
+    const found = machiningLeft({
+      thicknessMm: given.number('thickness'),
+      minimumMm: given.number('minimum'),
+      warpMm: runout.warpMm,
+      heatMm,
+    })
     return {
       level: found.leftMm <= 0 || !found.enough ? 'renew' : 'good',
       sentence: `If it is machined: ${found.because.charAt(0).toLowerCase()}${found.because.slice(1)}`,
       working: [
         `may come off: ${mm(given.number('thickness'))} − ${mm(given.number('minimum'))} = ${mm(found.leftMm)}`,
-        `has to come off: the larger of warp ${mm(runout.warpMm)} and heat ${mm(heatMm)}, and 0.10 mm to clean iron = ${mm(found.neededMm)}`,
+        `has to come off: the larger of warp ${mm(runout.warpMm)} and heat ${mm(heatMm)}, and {0.10 mm} to clean iron = ${mm(found.neededMm)}`,
       ],
       figures: [figure('may come off', found.leftMm, 'mm'), figure('has to come off', found.neededMm, 'mm')],
     }

@@ -14,16 +14,33 @@ export const pilotSeat: Judge = {
     const before = faceSpread2(given.points('before'))
     const after = given.points('after')
     if (after.length === 0) {
-      return { level: 'good', sentence: `The old one stands ${mm(before.meanMm)} deep. The new one goes to the same depth: ${mm(before.meanMm)} of driving from flush.`, working: [`mean of ${given.points('before').length}: ${mm(before.meanMm)}`], figures: [figure('to drive', before.meanMm, 'mm')] }
+      return {
+        level: 'good',
+        sentence: `The old one stands ${mm(before.meanMm)} deep. The new one goes to the same depth: ${mm(before.meanMm)} of driving from flush.`,
+        working: [`mean of ${given.points('before').length}: ${mm(before.meanMm)}`],
+        figures: [figure('to drive', before.meanMm, 'mm')],
+      }
     }
     const now = faceSpread2(after)
     const left = before.meanMm - now.meanMm
     const off = Math.abs(left) > SAME_DEPTH_MM
     const skew = now.spreadMm > SQUARE_MM
     const sentence = off
-      ? left > 0 ? `${mm(left)} are left to drive: too shallow, the box would not come up.` : `It stands ${mm(-left)} too deep: only the tip of the shaft would be held. Draw it back.`
-      : skew ? `The depth is right but it stands ${mm(now.spreadMm)} askew: a skewed pilot eats the tip of the shaft.` : `It stands where the old one stood, within ${mm(Math.abs(left))}, and square.`
-    return { level: off || skew ? 'renew' : 'good', sentence, working: [`left to drive: ${mm(before.meanMm)} − ${mm(now.meanMm)} = ${mm(left)}`, `uneven round: ${mm(now.spreadMm)}`], figures: [figure('left to drive', left, 'mm'), figure('askew', now.spreadMm, 'mm')] }
+      ? left > 0
+        ? `${mm(left)} are left to drive: too shallow, the box would not come up.`
+        : `It stands ${mm(-left)} too deep: only the tip of the shaft would be held. Draw it back.`
+      : skew
+        ? `The depth is right but it stands ${mm(now.spreadMm)} askew: a skewed pilot eats the tip of the shaft.`
+        : `It stands where the old one stood, within ${mm(Math.abs(left))}, and square.`
+    return {
+      level: off || skew ? 'renew' : 'good',
+      sentence,
+      working: [
+        `left to drive: ${mm(before.meanMm)} − ${mm(now.meanMm)} = ${mm(left)}`,
+        `uneven round: ${mm(now.spreadMm)}`,
+      ],
+      figures: [figure('left to drive', left, 'mm'), figure('askew', now.spreadMm, 'mm')],
+    }
   },
 }
 
@@ -31,24 +48,38 @@ function faceSpread2(readings: number[]) {
   return readings.length === 1 ? { meanMm: readings[0]!, spreadMm: 0 } : faceSpread(readings)
 }
 
-const levelOf = { 'too-shallow': 'renew', 'right': 'good', 'too-deep': 'renew' } as const
+const levelOf = { 'too-shallow': 'renew', right: 'good', 'too-deep': 'renew' } as const
 
 export const pilotStack: Judge = {
-  inputs: { standsOut: 'number', face: 'number', spacer: 'number', depth: 'number', length: 'number', hole: 'number', tip: 'number', tolerance: 'number' },
+  inputs: {
+    standsOut: 'number',
+    face: 'number',
+    spacer: 'number',
+    depth: 'number',
+    length: 'number',
+    hole: 'number',
+    tip: 'number',
+    tolerance: 'number',
+  },
   needs: ['standsOut', 'face', 'depth', 'length', 'hole', 'tip', 'tolerance'],
   judge(given) {
     const plusMinusMm = given.number('tolerance')
     const length = (input: string) => ({ mm: given.number(input), plusMinusMm })
     const spacer = given.maybe('spacer')
     const fit = pilotDepth({
-      shaftStandsOut: length('standsOut'), faceToBellFace: length('face'), pilotDepth: length('depth'), pilotLength: length('length'),
-      holeDepth: length('hole'), tipLength: length('tip'), ...(spacer ? { spacer: { mm: spacer, plusMinusMm } } : {}),
+      shaftStandsOut: length('standsOut'),
+      faceToBellFace: length('face'),
+      pilotDepth: length('depth'),
+      pilotLength: length('length'),
+      holeDepth: length('hole'),
+      tipLength: length('tip'),
+      ...(spacer ? { spacer: { mm: spacer, plusMinusMm } } : {}),
     })
     const doubtful = fit.verdict === 'right' && (fit.roomWorstMm <= 0 || fit.worstMm[0] < 0.6 * given.number('length'))
     const reach = given.number('standsOut') + given.number('face') - (spacer ?? 0)
     return {
       level: doubtful ? 'watch' : levelOf[fit.verdict],
-      sentence: `${{ 'too-shallow': 'Too shallow. ', 'right': doubtful ? 'Right as measured, but near. ' : 'Right. ', 'too-deep': 'Too deep. ' }[fit.verdict]}${fit.because}`,
+      sentence: `${{ 'too-shallow': 'Too shallow. ', right: doubtful ? 'Right as measured, but near. ' : 'Right. ', 'too-deep': 'Too deep. ' }[fit.verdict]}${fit.because}`,
       working: [
         `the tip lies ${mm(given.number('standsOut'), 1)} ${given.number('face') < 0 ? '−' : '+'} ${mm(Math.abs(given.number('face')), 1)}${spacer ? ` − ${mm(spacer, 1)}` : ''} = ${mm(reach, 1)} below the face`,
         `held: ${mm(reach, 1)} − ${mm(given.number('depth'), 1)}, at most the pilot’s ${mm(given.number('length'), 1)} = ${mm(fit.engagementMm, 1)}`,

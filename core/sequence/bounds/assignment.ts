@@ -14,7 +14,8 @@ export interface Assignment {
  */
 export function assign(size: number, cost: (row: number, column: number) => number): Assignment {
   const costs = new Float64Array(size * size)
-  for (let row = 0; row < size; row++) for (let column = 0; column < size; column++) costs[row * size + column] = cost(row, column)
+  for (let row = 0; row < size; row++)
+    for (let column = 0; column < size; column++) costs[row * size + column] = cost(row, column)
   const rows = new Float64Array(size + 1)
   const columns = new Float64Array(size + 1)
   /** Column → row it is given to, both counted from 1. */
@@ -48,8 +49,7 @@ export function assign(size: number, cost: (row: number, column: number) => numb
         if (used[other]) {
           rows[holder[other]!]! += delta
           columns[other]! -= delta
-        }
-        else least[other]! -= delta
+        } else least[other]! -= delta
       }
       column = nearest
     } while (holder[column] !== 0)

@@ -12,8 +12,11 @@ export function chainCosts(instance: Instance): (step: number, place: number, ca
   const from = (step: number, place: number, car: number) => {
     const wanted = instance.car[step]!
     const during = wanted === EITHER ? car : wanted
-    return (instance.place[step] === place ? 0 : walkMinutes)
-      + (during === car ? 0 : positionMinutes[during]!) + behind[step * 2 + during]!
+    return (
+      (instance.place[step] === place ? 0 : walkMinutes) +
+      (during === car ? 0 : positionMinutes[during]!) +
+      behind[step * 2 + during]!
+    )
   }
   for (let position = count - 1; position >= 0; position--) {
     const step = instance.topological[position]!

@@ -40,11 +40,17 @@ export function lowerBound(instance: Instance, budget: number): LowerBound {
 export function waitBound(instance: Instance): number {
   const ancestors = ancestorsOf(instance.count, instance.before, instance.topological)
   const workBefore = (step: number) => instance.minutes[step]! + minutesOf(instance, ancestors[step]!)
-  const workAfter = (step: number) => instance.minutes.reduce((total, minutes, other) => total + (other === step || has(ancestors[other]!, step) ? minutes : 0), 0)
+  const workAfter = (step: number) =>
+    instance.minutes.reduce(
+      (total, minutes, other) => total + (other === step || has(ancestors[other]!, step) ? minutes : 0),
+      0,
+    )
   let most = 0
   for (let step = 0; step < instance.count; step++) {
-    for (const wait of instance.waits[step]!) most = Math.max(most, instance.startMinutes + workBefore(wait.from) + wait.minutes + workAfter(step))
-    if (instance.notBefore && instance.notBefore[step]! > 0) most = Math.max(most, instance.notBefore[step]! + workAfter(step))
+    for (const wait of instance.waits[step]!)
+      most = Math.max(most, instance.startMinutes + workBefore(wait.from) + wait.minutes + workAfter(step))
+    if (instance.notBefore && instance.notBefore[step]! > 0)
+      most = Math.max(most, instance.notBefore[step]! + workAfter(step))
   }
   return most
 }
@@ -57,7 +63,8 @@ function minutesOf(instance: Instance, steps: StepSet): number {
 function leastWork(instance: Instance): number {
   const { minutes, aloneMinutes, helperFrom, helperTo } = instance
   let work = aloneMinutes.reduce((total, value) => total + value, 0)
-  const gains = Array.from(minutes, (value, step) => ({ minutes: value, gain: aloneMinutes[step]! - value })).filter(({ gain }) => gain > 0)
+  const gains = Array.from(minutes, (value, step) => ({ minutes: value, gain: aloneMinutes[step]! - value }))
+    .filter(({ gain }) => gain > 0)
     .sort((a, b) => b.gain / b.minutes - a.gain / a.minutes)
   let room = Math.max(0, helperTo - helperFrom)
   for (const { minutes: taken, gain } of gains) {

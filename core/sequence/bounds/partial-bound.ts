@@ -29,11 +29,19 @@ export function partialBound(instance: Instance, waits: { to: number }[]): Parti
 
   return {
     whole: [sum(instance.minutes), sum(toolPrice), sum(jointPrice)],
-    without: (left, step) => [left[0]! - instance.minutes[step]!, left[1]! - toolPrice[step]!, left[2]! - jointPrice[step]!],
-    quick: (left, last, minutes) => minutes + left[0]! + Math.max(0, left[2]! + joint.rows[last]! + joint.columns[count]!),
+    without: (left, step) => [
+      left[0]! - instance.minutes[step]!,
+      left[1]! - toolPrice[step]!,
+      left[2]! - jointPrice[step]!,
+    ],
+    quick: (left, last, minutes) =>
+      minutes + left[0]! + Math.max(0, left[2]! + joint.rows[last]! + joint.columns[count]!),
     full: (left, mask, last, car, minutes, release) => {
       const fetching = Math.max(0, left[1]! + tools.rows[last]! + tools.columns[count]!)
-      const setup = Math.max(left[2]! + joint.rows[last]! + joint.columns[count]!, fetching + walking(mask, instance.place[last]!, car))
+      const setup = Math.max(
+        left[2]! + joint.rows[last]! + joint.columns[count]!,
+        fetching + walking(mask, instance.place[last]!, car),
+      )
       let bound = minutes + left[0]! + setup
       for (let index = 0; index < waits.length; index++) {
         const { to } = waits[index]!
@@ -51,7 +59,8 @@ function walkingBound(instance: Instance): (mask: number, place: number, car: nu
     const chains = chainCosts(instance)
     return (mask, place, car) => {
       let most = 0
-      for (let step = 0; step < count; step++) if ((mask & (1 << step)) === 0) most = Math.max(most, chains(step, place, car))
+      for (let step = 0; step < count; step++)
+        if ((mask & (1 << step)) === 0) most = Math.max(most, chains(step, place, car))
       return most
     }
   }
@@ -60,7 +69,8 @@ function walkingBound(instance: Instance): (mask: number, place: number, car: nu
   const doable = new Int32Array(placeCount * 2)
   for (let step = 0; step < count; step++) {
     for (let car = 0; car < 2; car++) {
-      if (instance.car[step] === EITHER || instance.car[step] === car) doable[instance.place[step]! * 2 + car]! |= 1 << step
+      if (instance.car[step] === EITHER || instance.car[step] === car)
+        doable[instance.place[step]! * 2 + car]! |= 1 << step
     }
   }
   /** The steps done after everything that can be done at this place with the car at this height. */
@@ -108,5 +118,9 @@ function tailMinutes(instance: Instance): Float64Array {
     for (const next of instance.after[step]!) after[step]! |= after[next]! | (1 << next)
   }
   return Float64Array.from(instance.minutes, (minutes, step) =>
-    instance.minutes.reduce((total, other, index) => total + ((after[step]! & (1 << index)) !== 0 ? other : 0), minutes))
+    instance.minutes.reduce(
+      (total, other, index) => total + ((after[step]! & (1 << index)) !== 0 ? other : 0),
+      minutes,
+    ),
+  )
 }

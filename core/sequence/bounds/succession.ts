@@ -19,7 +19,8 @@ export function mayFollow(instance: Instance, ancestors: StepSet[]): (a: number,
       if (a === b || has(ancestors[a]!, b)) continue
       if (has(ancestors[b]!, a)) {
         let between = false
-        for (let middle = 0; middle < count && !between; middle++) between = has(ancestors[b]!, middle) && has(ancestors[middle]!, a)
+        for (let middle = 0; middle < count && !between; middle++)
+          between = has(ancestors[b]!, middle) && has(ancestors[middle]!, a)
         if (between) continue
       }
       allowed[a * count + b] = 1

@@ -6,7 +6,11 @@ import { chainCosts } from './chain-costs'
 import { Heap } from '../heap'
 
 /** A stay in a relaxed plan: where, the car's height, and the steps done in it. */
-export interface Stay { place: number, car: number, steps: number[] }
+export interface Stay {
+  place: number
+  car: number
+  steps: number[]
+}
 
 export interface TripBound {
   /** No order walks, raises and lowers for fewer minutes than this. */
@@ -15,7 +19,15 @@ export interface TripBound {
   stays: Stay[] | null
 }
 
-interface Node { done: StepSet, left: number, place: number, car: number, cost: number, parent: Node | null, steps: number[] }
+interface Node {
+  done: StepSet
+  left: number
+  place: number
+  car: number
+  cost: number
+  parent: Node | null
+  steps: number[]
+}
 
 /**
  * The fewest minutes of walking, raising and lowering that any order needs, tools and waits left aside.
@@ -70,7 +82,8 @@ export function tripBound(instance: Instance, budget: number): TripBound {
     for (let place = 0; place < instance.placeCount; place++) {
       for (let car = 0; car < 2; car++) {
         if (place === node.place && car === node.car) continue
-        const cost = node.cost + (place === node.place ? 0 : walkMinutes) + (car === node.car ? 0 : positionMinutes[car]!)
+        const cost =
+          node.cost + (place === node.place ? 0 : walkMinutes) + (car === node.car ? 0 : positionMinutes[car]!)
         const next = stayAt(node, place, car, cost)
         if (next.steps.length === 0) continue
         const key = nodeKey(next)
@@ -89,6 +102,7 @@ function nodeKey(node: Node): string {
 
 function staysOf(last: Node): Stay[] {
   const stays: Stay[] = []
-  for (let node: Node | null = last; node; node = node.parent) stays.unshift({ place: node.place, car: node.car, steps: node.steps })
+  for (let node: Node | null = last; node; node = node.parent)
+    stays.unshift({ place: node.place, car: node.car, steps: node.steps })
   return stays
 }

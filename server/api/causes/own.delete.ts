@@ -1,4 +1,4 @@
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   await useStore(sessionGarage()).learned.forget('causesSince')
   return sendNoContent(event)
 })

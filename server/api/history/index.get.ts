@@ -2,7 +2,7 @@ import { HIGHEST_JOB_NUMBER, uuid } from '../../../contracts/common'
 import { Refused } from '../../refused'
 
 /** Closed jobs below a number, or all of one car; newest first. */
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const { vehicle, before } = getQuery(event)
   const { words } = useStore(sessionGarage())
   if (vehicle !== undefined) {
@@ -10,6 +10,7 @@ export default defineRoute(async (event) => {
     return words.ofVehicle(String(vehicle))
   }
   const number = before === undefined ? HIGHEST_JOB_NUMBER + 1 : Number(before)
-  if (!Number.isInteger(number) || number < 1 || number > HIGHEST_JOB_NUMBER + 1) throw new Refused(400, [{ path: 'before', reason: `A whole number from 1 to ${HIGHEST_JOB_NUMBER + 1}.` }])
+  if (!Number.isInteger(number) || number < 1 || number > HIGHEST_JOB_NUMBER + 1)
+    throw new Refused(400, [{ path: 'before', reason: `A whole number from 1 to ${HIGHEST_JOB_NUMBER + 1}.` }])
   return words.closed(number)
 })

@@ -1,10 +1,10 @@
 import { setRightNow } from '../../../core/job'
 import { newJob } from '../../../contracts/jobs'
-import { openJob } from '../../job-log'
+import { openJob } from '../../jobs/open'
 
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const request = await readChecked(event, newJob)
-  const { deviceTime: at, saidAt } = setRightNow(request.at, Date.now())
+  const { deviceTime: at, saidAt } = setRightNow(request.at, Date.now(), request.sentAt)
   const opened = await openJob(useDatabase().db, sessionGarage(), useShelf(), { ...request, at }, saidAt)
   setResponseStatus(event, 201)
   return opened

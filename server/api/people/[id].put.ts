@@ -3,13 +3,14 @@ import { personBody } from '../../../contracts/jobs'
 import { Refused } from '../../refused'
 
 /** Somebody who works here, by an id that the device gives. The last one cannot leave. */
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const id = uuid.safeParse(getRouterParam(event, 'id'))
   if (!id.success) throw new Refused(400, [{ path: 'id', reason: 'A UUID is wanted.' }])
   const change = await readChecked(event, personBody)
   const { garage } = useStore(sessionGarage())
   const others = (await garage.people()).filter(person => person.id !== id.data && !person.gone)
-  if (change.gone && others.length === 0) throw new Refused(409, [{ path: 'gone', reason: 'Somebody has to work here. Add another person first.' }])
-  if (!await garage.savePerson(id.data, change)) throw new Refused(409, [{ path: 'id', reason: 'This id is taken.' }])
+  if (change.gone && others.length === 0)
+    throw new Refused(409, [{ path: 'gone', reason: 'Somebody has to work here. Add another person first.' }])
+  if (!(await garage.savePerson(id.data, change))) throw new Refused(409, [{ path: 'id', reason: 'This id is taken.' }])
   return { id: id.data, ...change }
 })

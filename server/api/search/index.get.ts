@@ -1,5 +1,6 @@
 import type { FoundLine } from '../../../contracts/answers'
-import { renderTerms, termsWith } from '../../../core/packs'
+import { render, termsWith } from '../../../core/say'
+import { readerOf } from '../../reader'
 import { Refused } from '../../refused'
 
 /** Jobs by their words: either word of a term finds it, and it is read in the garage's own. */
@@ -8,7 +9,13 @@ export default defineRoute(async (event): Promise<FoundLine[]> => {
   if (text.length > 200) throw new Refused(400, [{ path: 'q', reason: 'At most 200 characters.' }])
   const store = useStore(sessionGarage())
   const { terms } = useShelf()
-  const [{ words }, found] = await Promise.all([store.garage.settings(), store.words.find(text, (word, whole) => termsWith(word, terms, whole))])
-  // A cut may fall into a term.
-  return found.map(({ summary, snippet }) => ({ summary, snippet: renderTerms(snippet, terms, words).replaceAll(/[{}]/g, '') }))
+  const [settings, found] = await Promise.all([
+    store.garage.settings(),
+    store.words.find(text, (word, whole) => termsWith(word, terms, whole)),
+  ])
+  // A cut may fall into a token.
+  return found.map(({ summary, snippet }) => ({
+    summary,
+    snippet: render(snippet, readerOf(settings, terms)).replaceAll(/[{}]/g, ''),
+  }))
 })

@@ -1,7 +1,7 @@
 import { newVehicle } from '../../../contracts/jobs'
 import { Refused } from '../../refused'
 
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const entry = await readChecked(event, newVehicle)
   const { vehicles } = useStore(sessionGarage())
   await vehicles.add(entry)

@@ -12,9 +12,15 @@ type EventRow = typeof jobEvent.$inferSelect
 
 function toEvent({ deviceTime, skewMs, ...row }: EventRow): JobEvent {
   return {
-    id: row.id, jobId: row.jobId, seq: row.seq, deviceId: row.deviceId,
-    deviceTime: new Date(deviceTime.getTime() + skewMs).toISOString(), ...(skewMs === 0 ? {} : { saidAt: deviceTime.toISOString() }),
-    personId: row.personId, type: row.type, payload: row.payload,
+    id: row.id,
+    jobId: row.jobId,
+    seq: row.seq,
+    deviceId: row.deviceId,
+    deviceTime: new Date(deviceTime.getTime() + skewMs).toISOString(),
+    ...(skewMs === 0 ? {} : { saidAt: deviceTime.toISOString() }),
+    personId: row.personId,
+    type: row.type,
+    payload: row.payload,
   } as JobEvent
 }
 
@@ -31,50 +37,95 @@ export function jobQueries(db: Executor, garageId: string) {
       return row ?? null
     },
     async nextNumber() {
-      const [row] = await db.select({ last: max(job.number) }).from(job).where(and(eq(job.garageId, garageId), lte(job.number, HIGHEST_JOB_NUMBER)))
+      const [row] = await db
+        .select({ last: max(job.number) })
+        .from(job)
+        .where(and(eq(job.garageId, garageId), lte(job.number, HIGHEST_JOB_NUMBER)))
       return (row?.last ?? 100) + 1
     },
     async open(id: string, vehicleId: string, number: number) {
       await db.insert(job).values({ id, garageId, vehicleId, number })
     },
     async events(jobId: string, afterSeq = 0): Promise<JobEvent[]> {
-      const rows = await db.select().from(jobEvent)
+      const rows = await db
+        .select()
+        .from(jobEvent)
         .where(and(eq(jobEvent.garageId, garageId), eq(jobEvent.jobId, jobId), gt(jobEvent.seq, afterSeq)))
         .orderBy(asc(jobEvent.seq))
       return rows.map(toEvent)
     },
     /** Events that are in the log already, whatever their job: an id is used once. */
     async known(ids: string[]) {
-      return db.select({ id: jobEvent.id, jobId: jobEvent.jobId, seq: jobEvent.seq }).from(jobEvent)
+      return db
+        .select({ id: jobEvent.id, jobId: jobEvent.jobId, seq: jobEvent.seq })
+        .from(jobEvent)
         .where(and(eq(jobEvent.garageId, garageId), inArray(jobEvent.id, ids)))
     },
     async append(events: JobEvent[]) {
       const rows = events.map(event => ({
-        id: event.id, garageId, jobId: event.jobId, seq: event.seq!, deviceId: event.deviceId,
-        deviceTime: new Date(event.saidAt ?? event.deviceTime), skewMs: event.saidAt ? Date.parse(event.deviceTime) - Date.parse(event.saidAt) : 0, personId: event.personId, type: event.type, payload: event.payload,
+        id: event.id,
+        garageId,
+        jobId: event.jobId,
+        seq: event.seq!,
+        deviceId: event.deviceId,
+        deviceTime: new Date(event.saidAt ?? event.deviceTime),
+        skewMs: event.saidAt ? Date.parse(event.deviceTime) - Date.parse(event.saidAt) : 0,
+        personId: event.personId,
+        type: event.type,
+        payload: event.payload,
       }))
-      for (let from = 0; from < rows.length; from += AT_ONCE) await db.insert(jobEvent).values(rows.slice(from, from + AT_ONCE))
+      for (let from = 0; from < rows.length; from += AT_ONCE)
+        await db.insert(jobEvent).values(rows.slice(from, from + AT_ONCE))
+    },
+    /** What the Yard has of a job; `null` where it has nothing. */
+    async projected(jobId: string): Promise<{ summary: JobSummary; lastSeq: number } | null> {
+      const [row] = await db
+        .select({ summary: jobSummary.summary, lastSeq: jobSummary.lastSeq })
+        .from(jobSummary)
+        .where(and(eq(jobSummary.garageId, garageId), eq(jobSummary.jobId, jobId)))
+      return row ?? null
     },
     async project(summary: JobSummary, lastSeq: number) {
       const row = { summary, lastSeq, status: summary.status }
-      await db.insert(jobSummary).values({ jobId: summary.jobId, garageId, ...row })
+      await db
+        .insert(jobSummary)
+        .values({ jobId: summary.jobId, garageId, ...row })
         .onConflictDoUpdate({ target: jobSummary.jobId, set: row })
+    },
+    async openOrders(jobId: string): Promise<string[]> {
+      const rows = await db
+        .select({ orderId: openOrder.orderId })
+        .from(openOrder)
+        .where(and(eq(openOrder.garageId, garageId), eq(openOrder.jobId, jobId)))
+      return rows.map(row => row.orderId).sort()
     },
     /** Which orders of a job are still to come. */
     async keepOrders(jobId: string, orderIds: string[]) {
       await db.delete(openOrder).where(and(eq(openOrder.garageId, garageId), eq(openOrder.jobId, jobId)))
-      if (orderIds.length > 0) await db.insert(openOrder).values(orderIds.map(orderId => ({ orderId, garageId, jobId })))
+      if (orderIds.length > 0)
+        await db.insert(openOrder).values(orderIds.map(orderId => ({ orderId, garageId, jobId })))
     },
     /** Where the log of each job ends. */
     async heads(): Promise<Map<string, number>> {
-      const rows = await db.select({ jobId: jobSummary.jobId, lastSeq: jobSummary.lastSeq }).from(jobSummary).where(eq(jobSummary.garageId, garageId))
+      const rows = await db
+        .select({ jobId: jobSummary.jobId, lastSeq: jobSummary.lastSeq })
+        .from(jobSummary)
+        .where(eq(jobSummary.garageId, garageId))
       return new Map(rows.map(row => [row.jobId, row.lastSeq]))
     },
     /** Every job that is not closed, and the last few that are. */
     async summaries(closed = 12): Promise<JobSummary[]> {
-      const list = (which: SQL) => db.select({ summary: jobSummary.summary }).from(jobSummary).innerJoin(job, eq(job.id, jobSummary.jobId))
-        .where(and(eq(jobSummary.garageId, garageId), which)).orderBy(desc(job.number))
-      const [open, last] = await Promise.all([list(ne(jobSummary.status, 'closed')), list(eq(jobSummary.status, 'closed')).limit(closed)])
+      const list = (which: SQL) =>
+        db
+          .select({ summary: jobSummary.summary })
+          .from(jobSummary)
+          .innerJoin(job, eq(job.id, jobSummary.jobId))
+          .where(and(eq(jobSummary.garageId, garageId), which))
+          .orderBy(desc(job.number))
+      const [open, last] = await Promise.all([
+        list(ne(jobSummary.status, 'closed')),
+        list(eq(jobSummary.status, 'closed')).limit(closed),
+      ])
       return [...open, ...last].map(row => row.summary)
     },
   }

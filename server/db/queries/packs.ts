@@ -16,13 +16,20 @@ export function packQueries(db: Executor, garageId: string) {
     },
     /** Adds a pack. @returns whether its id was free */
     async add(id: string, yaml: string, changedBy: string): Promise<boolean> {
-      const rows = await db.insert(garagePack).values({ garageId, id, yaml, changedBy }).onConflictDoNothing().returning({ id: garagePack.id })
+      const rows = await db
+        .insert(garagePack)
+        .values({ garageId, id, yaml, changedBy })
+        .onConflictDoNothing()
+        .returning({ id: garagePack.id })
       return rows.length > 0
     },
     /** Changes a pack that still stands at `revision`. @returns whether it did */
     async change(id: string, revision: number, yaml: string, changedBy: string): Promise<boolean> {
-      const rows = await db.update(garagePack).set({ yaml, changedBy, changedAt: new Date(), revision: sql`${garagePack.revision} + 1` })
-        .where(and(own(id), eq(garagePack.revision, revision))).returning({ id: garagePack.id })
+      const rows = await db
+        .update(garagePack)
+        .set({ yaml, changedBy, changedAt: new Date(), revision: sql`${garagePack.revision} + 1` })
+        .where(and(own(id), eq(garagePack.revision, revision)))
+        .returning({ id: garagePack.id })
       return rows.length > 0
     },
     async remove(id: string): Promise<boolean> {

@@ -1,61 +1,201 @@
 import { and, asc, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm'
 import type { NewVehicle } from '../../../contracts/jobs'
 import type { FastenerFacts, Figure } from '../../../core/fasteners'
+import type { BookFigure } from '../../projections/vehicle'
 import type { Executor } from '../client'
 import { job, jobEvent, vehicle, vehicleFastener, vehicleFigure } from '../schema'
 
-const shown = { id: vehicle.id, name: vehicle.name, make: vehicle.make, model: vehicle.model, year: vehicle.year, customer: vehicle.customer, gears: vehicle.gears }
+/** Cars alike are many; of their figures so many are shown. */
+const MOST_ALIKE = 60
+
+export interface AlikeFigure {
+  vehicleId: string
+  vehicleName: string
+  year: number
+  figure: Figure
+}
+
+/** What no job says is the oldest. */
+const newestJob = sql`${job.number} desc nulls last`
+
+const shown = {
+  id: vehicle.id,
+  name: vehicle.name,
+  make: vehicle.make,
+  model: vehicle.model,
+  year: vehicle.year,
+  customer: vehicle.customer,
+  gears: vehicle.gears,
+}
 
 export function vehicleQueries(db: Executor, garageId: string) {
+  const vehicleOf = async (jobId: string) =>
+    (
+      await db
+        .select({ vehicleId: job.vehicleId })
+        .from(job)
+        .where(and(eq(job.garageId, garageId), eq(job.id, jobId)))
+    )[0]!.vehicleId
   return {
     list() {
       return db.select(shown).from(vehicle).where(eq(vehicle.garageId, garageId)).orderBy(asc(vehicle.name))
     },
     async find(id: string) {
-      const [row] = await db.select(shown).from(vehicle).where(and(eq(vehicle.garageId, garageId), eq(vehicle.id, id)))
+      const [row] = await db
+        .select(shown)
+        .from(vehicle)
+        .where(and(eq(vehicle.garageId, garageId), eq(vehicle.id, id)))
       return row ?? null
     },
     /** Where the odometer of a car stood when it was last read on a job, in km, and when; `null` where it never was. */
-    async lastOdometer(vehicleId: string): Promise<{ odometerKm: number, at: Date } | null> {
+    async lastOdometer(vehicleId: string): Promise<{ odometerKm: number; at: Date } | null> {
       const odometerKm = sql<number | null>`(${jobEvent.payload} ->> 'odometerKm')::double precision`
-      const [row] = await db.select({ odometerKm, at: jobEvent.deviceTime }).from(jobEvent).innerJoin(job, eq(job.id, jobEvent.jobId))
-        .where(and(eq(job.garageId, garageId), eq(job.vehicleId, vehicleId), inArray(jobEvent.type, ['job-opened', 'handed-over', 'break-in-set', 'odometer-read']), isNotNull(odometerKm)))
-        .orderBy(desc(jobEvent.deviceTime)).limit(1)
+      const [row] = await db
+        .select({ odometerKm, at: jobEvent.deviceTime })
+        .from(jobEvent)
+        .innerJoin(job, eq(job.id, jobEvent.jobId))
+        .where(
+          and(
+            eq(job.garageId, garageId),
+            eq(job.vehicleId, vehicleId),
+            inArray(jobEvent.type, ['job-opened', 'handed-over', 'break-in-set', 'odometer-read']),
+            isNotNull(odometerKm),
+          ),
+        )
+        .orderBy(desc(jobEvent.deviceTime))
+        .limit(1)
       return row && row.odometerKm !== null ? { odometerKm: row.odometerKm, at: row.at } : null
     },
     /** Adds a vehicle; the same id a second time changes nothing. */
     async add(entry: NewVehicle) {
-      await db.insert(vehicle).values({ ...entry, garageId }).onConflictDoNothing()
+      await db
+        .insert(vehicle)
+        .values({ ...entry, garageId })
+        .onConflictDoNothing()
     },
+    /** Figures of the car's book, the newest of each group. */
     async figures(vehicleId: string): Promise<Figure[]> {
-      const rows = await db.select().from(vehicleFigure).where(and(eq(vehicleFigure.garageId, garageId), eq(vehicleFigure.vehicleId, vehicleId)))
-      return rows.map(row => ({ group: row.group, torqueNm: row.torqueNm, sourceKind: 'vehicle-book', reference: row.reference, ...row.spec, entered: { by: row.enteredBy, at: row.enteredAt.toISOString() } }))
+      const rows = await db
+        .selectDistinctOn([vehicleFigure.group], { row: vehicleFigure })
+        .from(vehicleFigure)
+        .leftJoin(job, eq(job.id, vehicleFigure.jobId))
+        .where(and(eq(vehicleFigure.garageId, garageId), eq(vehicleFigure.vehicleId, vehicleId)))
+        .orderBy(vehicleFigure.group, desc(vehicleFigure.enteredAt), newestJob)
+      return rows.map(({ row }) => enteredFigure(row))
     },
     /** Figures of the books of other cars of the same make and model, the newest first. */
-    async figuresAlike({ id, make, model }: { id: string, make: string, model: string }): Promise<{ vehicleId: string, vehicleName: string, year: number, figure: Figure }[]> {
-      const rows = await db.select({ row: vehicleFigure, vehicleName: vehicle.name, year: vehicle.year }).from(vehicleFigure).innerJoin(vehicle, eq(vehicle.id, vehicleFigure.vehicleId))
-        .where(and(eq(vehicleFigure.garageId, garageId), eq(vehicle.make, make), eq(vehicle.model, model), ne(vehicle.id, id))).orderBy(desc(vehicleFigure.enteredAt)).limit(60)
+    async figuresAlike({ id, make, model }: { id: string; make: string; model: string }): Promise<AlikeFigure[]> {
+      const newest = db
+        .selectDistinctOn([vehicleFigure.vehicleId, vehicleFigure.group], {
+          row: vehicleFigure,
+          vehicleName: vehicle.name,
+          year: vehicle.year,
+        })
+        .from(vehicleFigure)
+        .innerJoin(vehicle, eq(vehicle.id, vehicleFigure.vehicleId))
+        .where(
+          and(
+            eq(vehicleFigure.garageId, garageId),
+            eq(vehicle.make, make),
+            eq(vehicle.model, model),
+            ne(vehicle.id, id),
+          ),
+        )
+        .orderBy(vehicleFigure.vehicleId, vehicleFigure.group, desc(vehicleFigure.enteredAt))
+      const rows = (await newest)
+        .sort((a, b) => b.row.enteredAt.getTime() - a.row.enteredAt.getTime())
+        .slice(0, MOST_ALIKE)
       return rows.map(({ row, vehicleName, year }) => ({
-        vehicleId: row.vehicleId, vehicleName, year,
-        figure: { group: row.group, torqueNm: row.torqueNm, sourceKind: 'vehicle-book', reference: row.reference, ...row.spec, entered: { by: row.enteredBy, at: row.enteredAt.toISOString() } },
+        vehicleId: row.vehicleId,
+        vehicleName,
+        year,
+        figure: enteredFigure(row),
       }))
     },
-    async fasteners(vehicleId: string): Promise<{ group: string, fastener: FastenerFacts }[]> {
-      return db.select({ group: vehicleFastener.group, fastener: vehicleFastener.fastener }).from(vehicleFastener)
+    /** What the car's fasteners are, by the newest job that says so. */
+    async fasteners(vehicleId: string): Promise<{ group: string; fastener: FastenerFacts }[]> {
+      return db
+        .selectDistinctOn([vehicleFastener.group], { group: vehicleFastener.group, fastener: vehicleFastener.fastener })
+        .from(vehicleFastener)
+        .leftJoin(job, eq(job.id, vehicleFastener.jobId))
         .where(and(eq(vehicleFastener.garageId, garageId), eq(vehicleFastener.vehicleId, vehicleId)))
+        .orderBy(vehicleFastener.group, newestJob)
     },
-    /** Keeps what a vehicle's fasteners are for the next job on it. */
-    async keepFastener(vehicleId: string, group: string, fastener: FastenerFacts) {
-      await db.insert(vehicleFastener).values({ garageId, vehicleId, group, fastener })
-        .onConflictDoUpdate({ target: [vehicleFastener.vehicleId, vehicleFastener.group], set: { fastener } })
-    },
-    /** Keeps a figure of the vehicle's book for the next job on it; a newer one replaces it. */
+    /** Keeps a figure of the vehicle's book that comes from no job; a newer one replaces it. */
     async keepFigure(vehicleId: string, figure: Figure, enteredBy: string) {
-      const { group, torqueNm, reference, stages, pattern, condition, renew } = figure
-      const spec = { ...(stages ? { stages } : {}), ...(pattern ? { pattern } : {}), ...(condition ? { condition } : {}), ...(renew ? { renew } : {}) }
-      await db.insert(vehicleFigure)
-        .values({ id: crypto.randomUUID(), garageId, vehicleId, group, torqueNm, reference, spec, enteredBy })
-        .onConflictDoUpdate({ target: [vehicleFigure.vehicleId, vehicleFigure.group], set: { torqueNm, reference, spec, enteredBy, enteredAt: new Date() } })
+      const row = { ...figureRow(figure), enteredBy, enteredAt: new Date() }
+      await db
+        .insert(vehicleFigure)
+        .values({ id: crypto.randomUUID(), garageId, vehicleId, ...row })
+        .onConflictDoUpdate({ target: [vehicleFigure.vehicleId, vehicleFigure.group, vehicleFigure.jobId], set: row })
+    },
+    async figuresOfJob(jobId: string): Promise<{ vehicleId: string; figures: BookFigure[] }> {
+      const rows = await db
+        .select()
+        .from(vehicleFigure)
+        .where(and(eq(vehicleFigure.garageId, garageId), eq(vehicleFigure.jobId, jobId)))
+      const figures = rows.map((row): BookFigure => ({
+        figure: bookFigure(row),
+        enteredBy: row.enteredBy,
+        enteredAt: row.enteredAt.toISOString(),
+      }))
+      return {
+        vehicleId: await vehicleOf(jobId),
+        figures: figures.sort((a, b) => (a.figure.group < b.figure.group ? -1 : 1)),
+      }
+    },
+    async keepFiguresOfJob(jobId: string, { vehicleId, figures }: { vehicleId: string; figures: BookFigure[] }) {
+      await db.delete(vehicleFigure).where(and(eq(vehicleFigure.garageId, garageId), eq(vehicleFigure.jobId, jobId)))
+      if (figures.length === 0) return
+      await db.insert(vehicleFigure).values(
+        figures.map(({ figure, enteredBy, enteredAt }) => ({
+          id: crypto.randomUUID(),
+          garageId,
+          vehicleId,
+          jobId,
+          ...figureRow(figure),
+          enteredBy,
+          enteredAt: new Date(enteredAt),
+        })),
+      )
+    },
+    async fastenersOfJob(
+      jobId: string,
+    ): Promise<{ vehicleId: string; fasteners: { group: string; fastener: FastenerFacts }[] }> {
+      const fasteners = await db
+        .select({ group: vehicleFastener.group, fastener: vehicleFastener.fastener })
+        .from(vehicleFastener)
+        .where(and(eq(vehicleFastener.garageId, garageId), eq(vehicleFastener.jobId, jobId)))
+      return { vehicleId: await vehicleOf(jobId), fasteners: fasteners.sort((a, b) => (a.group < b.group ? -1 : 1)) }
+    },
+    async keepFastenersOfJob(
+      jobId: string,
+      { vehicleId, fasteners }: { vehicleId: string; fasteners: { group: string; fastener: FastenerFacts }[] },
+    ) {
+      await db
+        .delete(vehicleFastener)
+        .where(and(eq(vehicleFastener.garageId, garageId), eq(vehicleFastener.jobId, jobId)))
+      if (fasteners.length > 0)
+        await db.insert(vehicleFastener).values(fasteners.map(entry => ({ garageId, vehicleId, jobId, ...entry })))
     },
   }
+}
+
+type FigureRow = typeof vehicleFigure.$inferSelect
+
+const bookFigure = ({ group, torqueNm, reference, spec }: FigureRow): Figure => ({
+  group,
+  torqueNm,
+  sourceKind: 'vehicle-book',
+  reference,
+  ...spec,
+})
+
+const enteredFigure = (row: FigureRow): Figure => ({
+  ...bookFigure(row),
+  entered: { by: row.enteredBy, at: row.enteredAt.toISOString() },
+})
+
+function figureRow({ group, torqueNm, reference, sourceKind: _kind, entered: _entered, ...spec }: Figure) {
+  return { group, torqueNm, reference, spec }
 }

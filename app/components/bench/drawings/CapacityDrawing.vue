@@ -9,7 +9,14 @@
     <line x1="60" x2="180" y1="156" y2="156" class="measure" /><text x="120" y="176" text-anchor="middle">inside</text>
     <g transform="translate(250 60)">
       <rect x="0" y="0" width="12" height="140" class="cut" /><rect x="20" y="0" width="12" height="140" class="cut" />
-      <path v-for="y in [30, 70, 110]" :key="y" :d="`M62 ${y} h-24`" stroke="var(--action)" stroke-width="3" marker-end="url(#bench-arrow)" />
+      <path
+        v-for="y in [30, 70, 110]"
+        :key="y"
+        :d="`M62 ${y} h-24`"
+        stroke="var(--action)"
+        stroke-width="3"
+        marker-end="url(#bench-arrow)"
+      />
       <text x="20" y="164" text-anchor="middle">clamp load</text>
     </g>
   </DrawingFrame>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Component } from 'vue'
+import { drawingInputs, drawnValues } from '../../../../core/bench/drawing-inputs'
 import type { SheetValues } from '../../../../core/bench'
-import type { SheetDrawing } from '../../../../core/packs'
+import type { Sheet, SheetDrawing } from '../../../../core/packs'
 import BellDrawing from './BellDrawing.vue'
 import CapacityDrawing from './CapacityDrawing.vue'
 import ChainDrawing from './ChainDrawing.vue'
@@ -26,17 +27,38 @@ import TiltDrawing from './TiltDrawing.vue'
 import ToolDrawing from './ToolDrawing.vue'
 import TwoPlateDrawing from './TwoPlateDrawing.vue'
 
-/** The drawing a sheet names. */
-defineProps<{ drawing: SheetDrawing, values: SheetValues }>()
+/** The drawing a sheet names, fed from the fields it says. */
+const props = defineProps<{ sheet: Sheet; values: SheetValues }>()
 const drawings: Record<SheetDrawing, Component> = {
-  'disc': DiscDrawing, 'cover': CoverDrawing, 'flywheel': FlywheelDrawing, 'bell': BellDrawing, 'pilot': PilotDrawing, 'seal': SealDrawing, 'release': ReleaseDrawing,
-  'guide': GuideDrawing, 'concentric': ConcentricDrawing, 'two-plate': TwoPlateDrawing, 'capacity': CapacityDrawing, 'tool': ToolDrawing, 'splines': SplinesDrawing, 'hubs': HubsDrawing,
-  'lift': LiftDrawing, 'stands': StandsDrawing, 'tilt': TiltDrawing, 'shafts': ShaftsDrawing, 'filler': FillerDrawing, 'hold': HoldDrawing, 'chain': ChainDrawing, 'line': LineDrawing, 'pumped': PumpedDrawing,
+  disc: DiscDrawing,
+  cover: CoverDrawing,
+  flywheel: FlywheelDrawing,
+  bell: BellDrawing,
+  pilot: PilotDrawing,
+  seal: SealDrawing,
+  release: ReleaseDrawing,
+  guide: GuideDrawing,
+  concentric: ConcentricDrawing,
+  'two-plate': TwoPlateDrawing,
+  capacity: CapacityDrawing,
+  tool: ToolDrawing,
+  splines: SplinesDrawing,
+  hubs: HubsDrawing,
+  lift: LiftDrawing,
+  stands: StandsDrawing,
+  tilt: TiltDrawing,
+  shafts: ShaftsDrawing,
+  filler: FillerDrawing,
+  hold: HoldDrawing,
+  chain: ChainDrawing,
+  line: LineDrawing,
+  pumped: PumpedDrawing,
 }
-/** Those that are drawn to what was entered. */
-const toScale = new Set<SheetDrawing>(['disc', 'cover', 'pilot', 'tool', 'splines', 'shafts', 'chain'])
+const inputs = computed(() =>
+  drawingInputs[props.sheet.drawing] ? { values: drawnValues(props.sheet, props.values) } : {},
+)
 </script>
 
 <template>
-  <component :is="drawings[drawing]" v-bind="toScale.has(drawing) ? { values } : {}" />
+  <component :is="drawings[sheet.drawing]" v-bind="inputs" />
 </template>

@@ -6,30 +6,65 @@ const t = useTerms()
 const router = useRouter()
 const focusId = ref<string | null>(typeof useRoute().query.step === 'string' ? String(useRoute().query.step) : null)
 const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | null>(null)
+/** Dialogs that were opened once: until then nothing of them is fetched. */
+const opened = reactive(new Set<string>())
+watch(dialog, name => name && opened.add(name))
+useFetchedAhead(() => [
+  import('../../../components/common/ChoiceRow.vue'),
+  import('../../../components/work/BoardAsk.vue'),
+  import('../../../components/work/ReadingDialog.vue'),
+  import('../../../components/work/NoteDialog.vue'),
+  import('../../../components/work/TroubleDialog.vue'),
+  import('../../../components/work/OtherStepDialog.vue'),
+  import('../../../components/work/KeysDialog.vue'),
+  import('../../../components/work/TroubleLine.vue'),
+  import('../../../components/work/LadderPanel.vue'),
+  import('../../../components/work/FindingAsk.vue'),
+  import('../../../components/job/FigureDialog.vue'),
+  import('../../../components/job/SettingsList.vue'),
+  import('../../../components/bench/OrientationLine.vue'),
+  ...['plan', 'car', 'bolts', 'bench', 'pedal', 'prove'].map(name => preloadRouteComponents(path(name))),
+])
 const whyOpen = ref(false)
 
-const step = computed(() => (focusId.value && !state.value.done[focusId.value] && stepView(state.value, focusId.value)) || next.value)
+const step = computed(
+  () => (focusId.value && !state.value.done[focusId.value] && stepView(state.value, focusId.value)) || next.value,
+)
 const following = computed(() => {
   const left = stepsLeft(state.value).filter(id => id !== step.value?.id)
   return left[0] ? stepView(state.value, left[0]) : null
 })
-const blockers = computed(() => step.value ? blockersOf(state.value, step.value.id) : [])
+const blockers = computed(() => (step.value ? blockersOf(state.value, step.value.id) : []))
 const activity = computed(() => step.value?.operation?.activity ?? null)
 const activityDone = computed(() => !step.value?.operation || activityComplete(state.value, step.value.operation))
-const missingReading = computed(() => step.value?.operation?.readings.find(spec => spec.required
-  && !state.value.readings.some(reading => reading.stepId === step.value!.id && reading.readingId === spec.id)))
+const missingReading = computed(() =>
+  step.value?.operation?.readings.find(
+    spec =>
+      spec.required &&
+      !state.value.readings.some(reading => reading.stepId === step.value!.id && reading.readingId === spec.id),
+  ),
+)
 
-const allTried = computed(() => step.value !== null && state.value.vehicle!.gears.every(gear => state.value.gears[step.value!.id]?.[gear]))
-const unread = computed(() => step.value && blockers.value.length === 0 ? cautionsToRead(state.value, step.value.id) : [])
+const allTried = computed(
+  () => step.value !== null && state.value.vehicle!.gears.every(gear => state.value.gears[step.value!.id]?.[gear]),
+)
+const unread = computed(() =>
+  step.value && blockers.value.length === 0 ? cautionsToRead(state.value, step.value.id) : [],
+)
 const mainLabel = computed(() => {
   if (unread.value.length > 0) return 'Read and understood'
-  if (missingReading.value && activityDone.value) return missingReading.value.kind === 'choice' ? 'Answer first' : 'Take the reading'
+  if (missingReading.value && activityDone.value)
+    return missingReading.value.kind === 'choice' ? 'Answer first' : 'Take the reading'
   if (activityDone.value) return 'Done'
-  return { tighten: 'To the tightening run', bleed: 'To the bleeding', gears: allTried.value ? 'Write the trouble down' : 'Try every gear first' }[activity.value!.kind]
+  return {
+    tighten: 'To the tightening run',
+    bleed: 'To the bleeding',
+    gears: allTried.value ? 'Write the trouble down' : 'Try every gear first',
+  }[activity.value!.kind]
 })
 
 function done() {
-  if (!step.value || dialog.value) return
+  if (!step.value || dialog.value || store.ahead.done[step.value.id]) return
   if (unread.value.length > 0) {
     store.write('caution-acknowledged', { cautionIds: unread.value.map(caution => caution.id) })
     return
@@ -39,7 +74,7 @@ function done() {
       if (allTried.value) dialog.value = 'trouble'
       return
     }
-    void router.push({ path: path(activity.value!.kind === 'tighten' ? 'bolts' : 'pedal'), query: { step: step.value.id } })
+    void router.push(path(activity.value!.kind === 'tighten' ? `bolts/run/${step.value.id}` : 'pedal'))
     return
   }
   if (missingReading.value) {
@@ -53,7 +88,9 @@ function done() {
   }
 }
 /** Steps that ask for nothing after this one, where this one is ready itself. */
-const quiet = computed(() => step.value && mainLabel.value === 'Done' && blockers.value.length === 0 ? quietSteps(state.value, step.value.id) : [])
+const quiet = computed(() =>
+  step.value && mainLabel.value === 'Done' && blockers.value.length === 0 ? quietSteps(state.value, step.value.id) : [],
+)
 function doneWithQuiet() {
   if (!step.value || dialog.value || quiet.value.length === 0) return
   for (const stepId of [step.value.id, ...quiet.value]) if (!store.write('step-done', { stepId })) break
@@ -62,7 +99,9 @@ function doneWithQuiet() {
 }
 function toggleTimer() {
   if (!step.value) return
-  store.write(state.value.timers[step.value.id]?.runningSince ? 'timer-stopped' : 'timer-started', { stepId: step.value.id })
+  store.write(state.value.timers[step.value.id]?.runningSince ? 'timer-stopped' : 'timer-started', {
+    stepId: step.value.id,
+  })
 }
 function undo() {
   focusId.value = null
@@ -73,9 +112,23 @@ function measure() {
   else useMessages().say('This step asks for no number.')
 }
 useKeys({
-  'Space': done, 'Backspace': undo, 'd': doneWithQuiet, 'm': measure, 't': toggleTimer,
-  'n': () => { dialog.value = 'note' }, 'x': () => { dialog.value = 'trouble' },
-  'w': () => { whyOpen.value = !whyOpen.value }, '?': () => { dialog.value = 'keys' },
+  Space: done,
+  Backspace: undo,
+  d: doneWithQuiet,
+  m: measure,
+  t: toggleTimer,
+  n: () => {
+    dialog.value = 'note'
+  },
+  x: () => {
+    dialog.value = 'trouble'
+  },
+  w: () => {
+    whyOpen.value = !whyOpen.value
+  },
+  '?': () => {
+    dialog.value = 'keys'
+  },
 })
 useScreenAwake()
 </script>
@@ -85,17 +138,41 @@ useScreenAwake()
     <div v-if="step" class="pb-28">
       <StepCard :step="step" :blockers="blockers" @reading="dialog = 'reading'" />
       <GearGrid v-if="activity?.kind === 'gears' && blockers.length === 0" :step-id="step.id" class="mt-5" />
-      <StepExtras :step="step" @note="dialog = 'note'" @timer="toggleTimer" @other="dialog = 'other'" @keys="dialog = 'keys'" />
+      <StepExtras
+        :step="step"
+        @note="dialog = 'note'"
+        @timer="toggleTimer"
+        @other="dialog = 'other'"
+        @keys="dialog = 'keys'"
+      />
       <section v-if="quiet.length" class="mt-5 border-t border-rule pt-3" aria-label="Nothing to write down">
         <p class="text-quiet">After it, with nothing to write down:</p>
-        <ol class="mt-1"><li v-for="id in quiet" :key="id" class="py-0.5">{{ t(stepView(state, id)!.title) }}</li></ol>
-        <button class="button mt-2" data-testid="done-with-quiet" @click="doneWithQuiet">Done, and {{ quiet.length === 1 ? 'this one' : `these ${quiet.length}` }} too</button>
+        <ol class="mt-1">
+          <li v-for="id in quiet" :key="id" class="py-0.5">{{ t(stepView(state, id)!.title) }}</li>
+        </ol>
+        <button class="button mt-2" data-testid="done-with-quiet" @click="doneWithQuiet">
+          Done, and {{ quiet.length === 1 ? 'this one' : `these ${quiet.length}` }} too
+        </button>
       </section>
       <p v-else-if="following" class="mt-5 border-t border-rule pt-3 text-quiet">
         Next: <PlaceTag :place="following.planned.place" short /> <span class="text-ink">{{ t(following.title) }}</span>
-        <template v-if="following.tools.length"> · fetch {{ following.tools.slice(0, 3).map(tool => [tool.size, t(tool.name).toLowerCase()].filter(Boolean).join(' ')).join(', ') }}</template>
+        <template v-if="following.tools.length">
+          · fetch
+          {{
+            following.tools
+              .slice(0, 3)
+              .map(tool => [tool.size, t(tool.name).toLowerCase()].filter(Boolean).join(' '))
+              .join(', ')
+          }}</template
+        >
       </p>
-      <WorkBar :label="mainLabel" :can="unread.length > 0 || (blockers.length === 0 && !(activity?.kind === 'gears' && !allTried))" @done="done" @undo="undo" @trouble="dialog = 'trouble'" />
+      <WorkBar
+        :label="mainLabel"
+        :can="unread.length > 0 || (blockers.length === 0 && !(activity?.kind === 'gears' && !allTried))"
+        @done="done"
+        @undo="undo"
+        @trouble="dialog = 'trouble'"
+      />
     </div>
     <div v-else class="py-6">
       <h1 class="text-3xl">Every step of the plan is done</h1>
@@ -116,10 +193,35 @@ useScreenAwake()
       <OffList :limit="8" />
     </template>
 
-    <ReadingDialog v-if="step" :open="dialog === 'reading'" :step="step" @close="dialog = null" />
-    <NoteDialog :open="dialog === 'note'" :step-id="step?.id ?? null" @close="dialog = null" />
-    <TroubleDialog :open="dialog === 'trouble'" :step-id="step?.id ?? null" @close="dialog = null" />
-    <OtherStepDialog :open="dialog === 'other'" @close="dialog = null" @choose="id => { focusId = id; dialog = null }" />
-    <KeysDialog :open="dialog === 'keys'" @close="dialog = null" />
+    <LazyReadingDialog
+      v-if="step && opened.has('reading')"
+      :open="dialog === 'reading'"
+      :step="step"
+      @close="dialog = null"
+    />
+    <LazyNoteDialog
+      v-if="opened.has('note')"
+      :open="dialog === 'note'"
+      :step-id="step?.id ?? null"
+      @close="dialog = null"
+    />
+    <LazyTroubleDialog
+      v-if="opened.has('trouble')"
+      :open="dialog === 'trouble'"
+      :step-id="step?.id ?? null"
+      @close="dialog = null"
+    />
+    <LazyOtherStepDialog
+      v-if="opened.has('other')"
+      :open="dialog === 'other'"
+      @close="dialog = null"
+      @choose="
+        id => {
+          focusId = id
+          dialog = null
+        }
+      "
+    />
+    <LazyKeysDialog v-if="opened.has('keys')" :open="dialog === 'keys'" @close="dialog = null" />
   </SheetWithMargin>
 </template>

@@ -3,9 +3,10 @@ import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { FetchError } from 'ofetch'
 import type { PackText } from '../../../../contracts/answers'
 import type { PackProblem } from '../../../../contracts/read-pack'
-import type { PlanPreview } from '../../../lib/planner-messages'
-import { issuesOf } from '../../../lib/reason-of'
+import type { PlanPreview } from '../../../../core/job'
+import { issuesOf } from '../../../words/reason-of'
 
+const t = useTerms()
 /** How long the typing rests before the text is looked at, ms. */
 const REST = 500
 
@@ -134,7 +135,7 @@ useEventListener(window, 'beforeunload', (event) => { if (changed.value) event.p
           <li v-for="(problem, index) in problems.slice(0, 12)" :key="index" class="py-2">
             <button class="w-full text-left" @click="editor?.goTo(problem.from)">
               <span class="figure text-sm text-quiet">line {{ problem.line }}<template v-if="problem.path">, {{ problem.path }}</template></span>
-              <span class="block">{{ problem.reason }}</span>
+              <span class="block">{{ t(problem.reason) }}</span>
             </button>
           </li>
           <li v-if="problems.length > 12" class="py-2 text-quiet">and {{ problems.length - 12 }} more</li>

@@ -1,11 +1,12 @@
 import { jobCalendar } from '../../../../core/formats'
 import { calendarText } from '../../../calendar'
 import { jobStateOf } from '../../../job-state'
+import { readerOf } from '../../../reader'
 
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const state = await jobStateOf(useStore(sessionGarage()), idParam(event))
-  const { words } = await useStore(sessionGarage()).garage.settings()
+  const settings = await useStore(sessionGarage()).garage.settings()
   setHeader(event, 'content-type', 'text/calendar; charset=utf-8')
   setHeader(event, 'content-disposition', `attachment; filename="job-${state.number}.ics"`)
-  return calendarText(`Job ${state.number}`, state, jobCalendar(state), useShelf().terms, words)
+  return calendarText(`Job ${state.number}`, state, jobCalendar(state), readerOf(settings, useShelf().terms))
 })

@@ -1,8 +1,8 @@
 import { postEvents } from '../../../../contracts/events'
-import { appendEvents } from '../../../job-log'
-import type { IncomingEvent } from '../../../job-log'
+import { appendEvents } from '../../../jobs/append'
+import type { IncomingEvent } from '../../../jobs/append'
 
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const id = idParam(event)
   const { events, sentAt } = await readChecked(event, postEvents)
   return appendEvents(useDatabase().db, sessionGarage(), id, events as IncomingEvent[], sentAt)

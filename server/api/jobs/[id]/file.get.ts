@@ -2,7 +2,7 @@ import { exportJob } from '../../../../core/formats'
 import { Refused } from '../../../refused'
 
 /** A job as one JSON file: its whole log. */
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const store = useStore(sessionGarage())
   const events = await store.jobs.events(idParam(event))
   const [first] = events

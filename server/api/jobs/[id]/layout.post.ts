@@ -6,7 +6,7 @@ import { jobStateOf } from '../../../job-state'
 const request = z.strictObject({ title: words(120), personId: uuid })
 
 /** Keeps the order a job was done in as a layout of the garage. */
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const id = idParam(event)
   const { title, personId } = await readChecked(event, request)
   const store = useStore(sessionGarage())

@@ -1,4 +1,4 @@
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   await useStore(sessionGarage()).shares.revoke(idParam(event))
   return sendNoContent(event)
 })

@@ -7,6 +7,15 @@ export default defineRoute(async (event): Promise<VehicleHistory> => {
   const { vehicles, words } = useStore(sessionGarage())
   const vehicle = await vehicles.find(id)
   if (!vehicle) throw new Refused(404, [{ path: 'id', reason: 'There is no such vehicle in this garage.' }])
-  const [figures, alike, jobs] = await Promise.all([vehicles.figures(id), vehicles.figuresAlike(vehicle), words.ofVehicle(id)])
-  return { vehicle, jobs, figures, alike: alike.filter(entry => !figures.some(figure => figure.group === entry.figure.group)) }
+  const [figures, alike, jobs] = await Promise.all([
+    vehicles.figures(id),
+    vehicles.figuresAlike(vehicle),
+    words.ofVehicle(id),
+  ])
+  return {
+    vehicle,
+    jobs,
+    figures,
+    alike: alike.filter(entry => !figures.some(figure => figure.group === entry.figure.group)),
+  }
 })

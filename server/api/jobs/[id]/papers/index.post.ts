@@ -1,8 +1,14 @@
 import { newPaper } from '../../../../../contracts/papers'
 import { issuePaper } from '../../../../papers/issue'
 
-export default defineRoute(async (event) => {
-  const issued = await issuePaper(useDatabase().db, sessionGarage(), useShelf().terms, idParam(event), await readChecked(event, newPaper))
+export default defineRoute(async event => {
+  const issued = await issuePaper(
+    useDatabase().db,
+    sessionGarage(),
+    useShelf(),
+    idParam(event),
+    await readChecked(event, newPaper),
+  )
   setResponseStatus(event, 201)
   return issued
 })

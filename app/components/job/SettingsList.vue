@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Cog6ToothIcon } from '@heroicons/vue/24/outline'
+import { numberFormats } from '../../../core/units'
+import type { NumberFormat } from '../../../core/units'
+import type { Theme } from '../../composables/useTheme'
+
+/** The settings themselves, open from the first. */
+const store = useGarageStore()
+const messages = useMessages()
+const { theme, choose } = useTheme()
+const themes: { id: Theme; label: string }[] = [
+  { id: 'auto', label: 'As the device' },
+  { id: 'day', label: 'Day' },
+  { id: 'night', label: 'Night' },
+]
+
+const numberFormatShown: Record<NumberFormat, string> = { point: '1,234.5', comma: '1.234,5' }
+interface Entry {
+  label: string
+  on: boolean
+  act: () => void
+}
+const groups = computed((): { title: string; entries: Entry[] }[] => {
+  const garage = store.garage!
+  const set = (change: Parameters<typeof store.change>[0]) => () => {
+    void store
+      .change(change)
+      .catch(() => messages.say('The server did not answer. The setting stays as it was.', 'refused'))
+  }
+  return [
+    {
+      title: 'Light',
+      entries: themes.map(({ id, label }) => ({ label, on: theme.value === id, act: () => choose(id) })),
+    },
+    {
+      title: 'Torque first in',
+      entries: (['N·m', 'lbf·ft'] as const).map(unit => ({
+        label: unit,
+        on: garage.units.torque === unit,
+        act: set({ torqueUnit: unit }),
+      })),
+    },
+    {
+      title: 'Lengths in',
+      entries: (['mm', 'in'] as const).map(unit => ({
+        label: unit,
+        on: garage.units.length === unit,
+        act: set({ lengthUnit: unit }),
+      })),
+    },
+    {
+      title: 'Distances in',
+      entries: (['km', 'mi'] as const).map(unit => ({
+        label: unit,
+        on: garage.units.distance === unit,
+        act: set({ distanceUnit: unit }),
+      })),
+    },
+    {
+      title: 'Mass in',
+      entries: (['kg', 'lb'] as const).map(unit => ({
+        label: unit,
+        on: garage.units.mass === unit,
+        act: set({ massUnit: unit }),
+      })),
+    },
+    {
+      title: 'Fluids in',
+      entries: (
+        [
+          ['ml', 'ml'],
+          ['US qt', 'US quarts'],
+        ] as const
+      ).map(([unit, label]) => ({ label, on: garage.units.volume === unit, act: set({ volumeUnit: unit }) })),
+    },
+    {
+      title: 'Numbers written',
+      entries: numberFormats.map(format => ({
+        label: numberFormatShown[format],
+        on: garage.units.numbers === format,
+        act: set({ numberFormat: format }),
+      })),
+    },
+    {
+      title: 'Trade words',
+      entries: (['us', 'uk'] as const).map(words => ({
+        label: words === 'us' ? 'US' : 'UK',
+        on: garage.words === words,
+        act: set({ words }),
+      })),
+    },
+    {
+      title: 'Who is working',
+      entries: garage.people
+        .filter(person => !person.gone)
+        .map(({ id, name }) => ({ label: name, on: store.personId === id, act: () => store.choosePerson(id) })),
+    },
+  ]
+})
+const button = useTemplateRef('button')
+onMounted(() => (button.value?.$el as HTMLElement | undefined)?.click())
+</script>
+
+<template>
+  <Menu v-if="store.garage" as="div" class="no-print relative">
+    <MenuButton ref="button" class="button px-3!" aria-label="Settings"
+      ><Cog6ToothIcon class="size-6 sm:hidden" aria-hidden="true" /><span class="max-sm:hidden"
+        >Settings</span
+      ></MenuButton
+    >
+    <MenuItems
+      class="absolute right-0 z-40 mt-1 grid max-h-[80dvh] w-72 gap-3 overflow-y-auto border-2 border-ink bg-paper p-4 outline-none"
+    >
+      <div v-for="group in groups" :key="group.title">
+        <p class="text-sm text-quiet">{{ group.title }}</p>
+        <div class="mt-1 flex flex-wrap gap-2">
+          <MenuItem v-for="entry in group.entries" :key="entry.label" v-slot="{ active }" @click="entry.act">
+            <button
+              class="min-h-11 rounded-soft border-2 px-3"
+              :class="[
+                entry.on ? 'border-action bg-tint font-semibold' : 'border-line',
+                active ? 'outline-3 outline-action' : '',
+              ]"
+            >
+              <span aria-hidden="true">{{ entry.on ? '● ' : '' }}</span>{{ entry.label
+              }}<span v-if="entry.on" class="sr-only">, chosen</span>
+            </button>
+          </MenuItem>
+        </div>
+      </div>
+    </MenuItems>
+  </Menu>
+</template>

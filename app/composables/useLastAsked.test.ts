@@ -1,0 +1,71 @@
+import { expose } from 'comlink'
+import { effectScope } from 'vue'
+import type { EffectScope } from 'vue'
+import { afterEach, beforeEach, expect, it } from 'vitest'
+import { posted, useLastAsked } from './useLastAsked'
+
+const counter = {
+  double: (value: number) => value * 2,
+  fail(): number {
+    throw new RangeError('It cannot be doubled.')
+  },
+  slow: (value: number) => new Promise<number>(resolve => setTimeout(() => resolve(value), 200)),
+}
+
+/** A worker that runs in this thread, over a channel of its own. */
+class NearWorker {
+  static ended = 0
+  private readonly channel = new MessageChannel()
+  constructor() {
+    expose(counter, this.channel.port2)
+    this.channel.port1.start()
+  }
+
+  get port(): Worker {
+    return Object.assign(this.channel.port1, {
+      terminate: () => {
+        NearWorker.ended++
+        this.channel.port1.close()
+      },
+    }) as unknown as Worker
+  }
+}
+
+let scope: EffectScope
+beforeEach(() => {
+  NearWorker.ended = 0
+  scope = effectScope()
+})
+afterEach(() => scope.stop())
+const asked = () => scope.run(() => useLastAsked<typeof counter>(() => new NearWorker().port))!
+
+it('gives the answer, and is busy until then', async () => {
+  const { ask, busy } = asked()
+  const answer = ask(worker => worker.double(21))
+  expect(busy.value).toBe(true)
+  expect(await answer).toBe(42)
+  expect(busy.value).toBe(false)
+})
+it('throws what the worker threw', async () => {
+  const { ask, busy } = asked()
+  await expect(ask(worker => worker.fail())).rejects.toThrow('It cannot be doubled.')
+  expect(busy.value).toBe(false)
+})
+it('ends the work on a question when another comes: only the last is answered', async () => {
+  const { ask } = asked()
+  const answers: number[] = []
+  void ask(worker => worker.slow(1)).then(answer => answers.push(answer))
+  answers.push(await ask(worker => worker.slow(2)))
+  await new Promise(resolve => setTimeout(resolve, 300))
+  expect(answers).toEqual([2])
+})
+it('ends its work when the view is left', () => {
+  const { ask, busy } = asked()
+  void ask(worker => worker.slow(1))
+  scope.stop()
+  expect(NearWorker.ended).toBe(1)
+  expect(busy.value).toBe(false)
+})
+it('posts no proxies', () => {
+  expect(posted({ a: [1, { b: 'c' }] })).toEqual({ a: [1, { b: 'c' }] })
+})

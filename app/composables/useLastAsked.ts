@@ -1,0 +1,43 @@
+import { onScopeDispose, ref } from 'vue'
+import { wrap } from 'comlink'
+import type { Remote } from 'comlink'
+
+/** What a worker is asked with holds no proxies of Vue's: they cannot be posted. */
+export const posted = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+
+/**
+ * Work in a worker of which only the last question counts: a new one ends the work on the one before, so does leaving the view.
+ * @param start makes the worker; each question gets a fresh one
+ */
+export function useLastAsked<T>(start: () => Worker) {
+  const busy = ref(false)
+  let worker: Worker | null = null
+
+  function cancel() {
+    worker?.terminate()
+    worker = null
+    busy.value = false
+  }
+
+  /**
+   * @param question calls the worker; functions given to it are wrapped with comlink's `proxy`
+   * @returns what it came to; the promise stays open when another question or leaving ended the work
+   * @throws what the worker threw, or that it could not be started
+   */
+  async function ask<R>(question: (remote: Remote<T>) => Promise<R>): Promise<R> {
+    cancel()
+    const mine = (worker = start())
+    busy.value = true
+    const broken = new Promise<never>((_resolve, reject) => {
+      mine.addEventListener('error', event => reject(new Error(event.message || 'The worker could not be started.')))
+    })
+    try {
+      return await Promise.race([question(wrap<T>(mine)), broken])
+    } finally {
+      if (mine === worker) cancel()
+    }
+  }
+
+  onScopeDispose(cancel)
+  return { ask, cancel, busy }
+}

@@ -1,0 +1,22 @@
+import type { PackLine } from '../../contracts/answers'
+import { keepHere, readHere } from '../log/keep-here'
+import { fetchKept } from './fetch-kept'
+
+/** The first load is over by then, and nobody waits for what is fetched. */
+const QUIET_AFTER_MS = 6_000
+const FRESH_MS = 3_600_000
+const KEY = 'eldrin-basics-at'
+
+/** Fetches what a day without signal needs, one thing after another, when nothing else is going on: cars, every layout, causes, wrenches, the Yard. */
+export function keepBasics(): void {
+  if (Date.now() - Number(readHere(KEY) ?? 0) < FRESH_MS) return
+  setTimeout(() => void fetchBasics().catch(() => {}), QUIET_AFTER_MS)
+}
+
+async function fetchBasics(): Promise<void> {
+  const packs = await fetchKept<PackLine[]>('/api/packs')
+  const addresses = ['/api/vehicles', '/api/causes', '/api/wrenches', '/api/jobs']
+  for (const address of [...packs.filter(({ fault }) => !fault).map(({ id }) => `/api/packs/${id}`), ...addresses])
+    await fetchKept(address)
+  keepHere(KEY, String(Date.now()))
+}

@@ -1,0 +1,85 @@
+import 'fake-indexeddb/auto'
+import { describe, expect, it, vi } from 'vitest'
+import type { JobEvent } from '../../core/job'
+import { keepsNothing } from '../log/keep-here'
+import { indexedKeep } from './indexed-keep'
+import type { Keep } from './keep'
+import { memoryKeep } from './memory-keep'
+import { lastingWhereItCan } from './open-keep'
+
+const act = (id: string, jobId = 'j', seq: number | null = null) =>
+  ({
+    id,
+    jobId,
+    seq,
+    deviceId: 'd',
+    deviceTime: '2026-03-02T08:00:00.000Z',
+    personId: 'p',
+    type: 'note-added',
+    payload: { stepId: null, text: id },
+  }) as JobEvent
+const ids = (events: JobEvent[]) => events.map(({ id }) => id)
+let count = 0
+const kinds: [string, () => Promise<Keep>][] = [
+  ['the browser’s database', () => indexedKeep(`eldrin-${++count}`)],
+  ['memory', async () => memoryKeep()],
+  ['memory where the database cannot', async () => lastingWhereItCan(await indexedKeep(`eldrin-${++count}`))],
+]
+
+describe.each(kinds)('%s', (_name, open) => {
+  it('keeps what waits in the order it was done, job by job, and each act once', async () => {
+    const keep = await open()
+    for (const id of ['b', 'a', 'c']) await keep.add([act(id)])
+    await keep.add([act('x', 'other')])
+    expect(ids(await keep.waiting('j'))).toEqual(['b', 'a', 'c'])
+    expect((await keep.jobsWaiting()).sort()).toEqual(['j', 'other'])
+    expect(await keep.waiting('j')).toEqual(['b', 'a', 'c'].map(id => act(id)))
+  })
+  it('keeps what is recorded by number; what of it waited waits no more', async () => {
+    const keep = await open()
+    await keep.add([act('a')])
+    await keep.add([act('b')])
+    await keep.record('j', [act('a', 'j', 2), act('before', 'j', 1)])
+    await keep.record('j', [act('a', 'j', 2)])
+    expect(ids(await keep.events('j'))).toEqual(['before', 'a'])
+    expect(ids(await keep.waiting('j'))).toEqual(['b'])
+    expect(await keep.events('other')).toEqual([])
+  })
+  it('puts an act in the place of another', async () => {
+    const keep = await open()
+    for (const id of ['a', 'b', 'c']) await keep.add([act(id)])
+    await keep.replace('b', act('note'))
+    await keep.replace('gone', act('nobody'))
+    expect(ids(await keep.waiting('j'))).toEqual(['a', 'note', 'c'])
+  })
+  it('forgets what is recorded, never what waits', async () => {
+    const keep = await open()
+    await keep.record('j', [act('a', 'j', 1)])
+    await keep.add([act('b')])
+    await keep.forget('j')
+    expect([await keep.events('j'), ids(await keep.waiting('j'))]).toEqual([[], ['b']])
+  })
+  it('keeps the server’s last answers', async () => {
+    const keep = await open()
+    expect(await keep.answer('/api/garage')).toBeNull()
+    await keep.keepAnswer('/api/garage', { body: { name: 'x' }, at: '2026-03-02T08:00:00.000Z' })
+    expect((await keep.answer('/api/garage'))!.body).toEqual({ name: 'x' })
+  })
+})
+
+it('is there again when it is opened anew', async () => {
+  const first = await indexedKeep('again')
+  await first.add([act('a')])
+  first.close()
+  expect(ids(await (await indexedKeep('again')).waiting('j'))).toEqual(['a'])
+})
+it('holds for now what the disk has no room for, and says so', async () => {
+  const full = { ...(await indexedKeep('full')), add: () => Promise.reject(new DOMException('', 'QuotaExceededError')) }
+  const keep = lastingWhereItCan(full)
+  vi.spyOn(console, 'error').mockImplementation(() => {})
+  await keep.add([act('a')])
+  expect(ids(await keep.waiting('j'))).toEqual(['a'])
+  expect(keepsNothing.value).toContain('full')
+  await keep.record('j', [act('a', 'j', 1)])
+  expect([ids(await keep.events('j')), await keep.waiting('j')]).toEqual([['a'], []])
+})

@@ -1,0 +1,62 @@
+import { cannotKeep } from '../log/keep-here'
+import { indexedKeep } from './indexed-keep'
+import type { Keep } from './keep'
+import { memoryKeep } from './memory-keep'
+
+/** This device's keep; where the browser forbids it, or has no room left, what is done holds while the page is open, and the page says so. */
+async function openKeep(): Promise<Keep> {
+  try {
+    return lastingWhereItCan(await indexedKeep())
+  } catch (error) {
+    cannotKeep(error as Error)
+    return memoryKeep()
+  }
+}
+
+let opened: Promise<Keep> | undefined
+
+/** What this device keeps, opened at the first use. */
+export const thisKeep = (): Promise<Keep> => (opened ??= openKeep())
+
+/** Keeps for as long as the page is open what the lasting one cannot take. */
+export function lastingWhereItCan(lasting: Keep): Keep {
+  const forNow = memoryKeep()
+  const instead = (act: () => Promise<void>) => (error: unknown) => {
+    cannotKeep(error as Error)
+    return act()
+  }
+  return {
+    isLasting: true,
+    events: async jobId => {
+      const [kept, held] = [await lasting.events(jobId), await forNow.events(jobId)]
+      return [...new Map([...kept, ...held].map(event => [event.seq!, event])).values()].sort((a, b) => a.seq! - b.seq!)
+    },
+    waiting: async jobId => [...(await lasting.waiting(jobId)), ...(await forNow.waiting(jobId))],
+    jobsWaiting: async () => [...new Set([...(await lasting.jobsWaiting()), ...(await forNow.jobsWaiting())])],
+    add: acts => lasting.add(acts).catch(instead(() => forNow.add(acts))),
+    async record(jobId, events) {
+      await lasting.record(jobId, events).catch(instead(() => forNow.record(jobId, events)))
+      // What waited for now waits no more either.
+      const waits = new Set((await forNow.waiting(jobId)).map(({ id }) => id))
+      await forNow.record(
+        jobId,
+        events.filter(({ id }) => waits.has(id)),
+      )
+    },
+    async replace(actId, act) {
+      await forNow.replace(actId, act)
+      await lasting.replace(actId, act).catch(instead(async () => {}))
+    },
+    async drop(actIds) {
+      await forNow.drop(actIds)
+      await lasting.drop(actIds)
+    },
+    async forget(jobId) {
+      await forNow.forget(jobId)
+      await lasting.forget(jobId)
+    },
+    answer: address => lasting.answer(address),
+    keepAnswer: (address, answer) =>
+      lasting.keepAnswer(address, answer).catch(instead(() => forNow.keepAnswer(address, answer))),
+  }
+}

@@ -1,0 +1,32 @@
+import { addDays, getDayOfYear, startOfDay } from 'date-fns'
+import type { WeekDay } from '../../core/job'
+import { darkFrom } from '../../core/sequence'
+import type { WorkingHours } from '../../core/sequence'
+
+/** A day of work where the garage has set no hours. */
+const USUAL: WorkingHours = { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5, 6] }
+
+/** The days ahead with their hours, and when it gets dark where the garage works. */
+export function weekDays(
+  now: Date,
+  days: number,
+  hours: WorkingHours | null,
+  place: { latitude: number; longitude: number } | null,
+): WeekDay[] {
+  const { fromMinute, toMinute, weekdays } = hours ?? USUAL
+  return Array.from({ length: days }, (_, index): WeekDay => {
+    const start = addDays(startOfDay(now), index)
+    const at = (minutes: number) => new Date(start.getFullYear(), start.getMonth(), start.getDate(), 0, minutes)
+    const dark = place && darkFrom(place.latitude, place.longitude, getDayOfYear(start))
+    return {
+      start,
+      from: at(fromMinute),
+      to: at(toMinute),
+      dark:
+        dark === null
+          ? null
+          : new Date(Date.UTC(start.getFullYear(), start.getMonth(), start.getDate()) + dark * 60_000),
+      worked: weekdays.includes(start.getDay()),
+    }
+  })
+}

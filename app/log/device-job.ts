@@ -1,0 +1,166 @@
+import { admit, reduceJob, uncounted } from '../../core/job'
+import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+import type { Keep } from '../device/keep'
+import type { Asked, WaitingAct } from './waiting-act'
+
+/** Who acts, with what, and by which clock. */
+export interface Actor {
+  personId: string
+  deviceId: string
+  now: () => string
+  newId: () => string
+}
+
+/** A job as this device has it: what is recorded of it, and what waits to be sent. */
+export class DeviceJob {
+  recorded: readonly JobEvent[] = []
+  waiting: readonly WaitingAct[] = []
+  /** Acts on their way to the disk: they are judged by, and count when they are there. */
+  onTheWay: readonly WaitingAct[] = []
+  /** All that has happened, as far as this device keeps it, in order; another list whenever it has changed. */
+  log: JobEvent[] = []
+
+  private piece: { acts: WaitingAct[]; kept: Promise<void> } | null = null
+
+  constructor(
+    readonly jobId: string,
+    private readonly keep: Keep,
+    private readonly actor: () => Actor,
+  ) {}
+
+  /** The log, and what is on its way into it. */
+  get ahead(): JobEvent[] {
+    return this.onTheWay.length > 0 ? [...this.log, ...this.onTheWay] : this.log
+  }
+
+  /** Reads again what the device keeps; another page may have changed it. */
+  async read(): Promise<void> {
+    const [recorded, waiting] = [await this.keep.events(this.jobId), await this.keep.waiting(this.jobId)]
+    this.hold(recorded, waiting)
+  }
+
+  private hold(recorded: readonly JobEvent[], waiting: readonly WaitingAct[]) {
+    this.recorded = recorded
+    this.waiting = waiting
+    const known = new Set(recorded.map(event => event.id))
+    // Once the server has opened the job, what was worked out here in its place counts no more.
+    const isOver = (act: WaitingAct) => known.has(act.id) || (act.by?.opens === true && recorded.length > 0)
+    this.log = [...recorded, ...waiting.filter(act => !isOver(act))]
+  }
+
+  /**
+   * Does something: judged at once, and kept before it counts.
+   * @param about what the log and what is on its way into it say, where it is known; and what the server is asked for the act
+   * @returns the sentence that says why it may not be, or what is done when it is kept
+   */
+  act<T extends EventType>(
+    type: T,
+    payload: EventPayloads[T],
+    { state, by }: { state?: JobState; by?: Asked } = {},
+  ): string | Promise<JobEvent> {
+    const { personId, deviceId, now, newId } = this.actor()
+    const { jobId } = this
+    const act: WaitingAct = {
+      ...({ id: by && !by.opens ? by.id : newId(), jobId, seq: null, deviceId, deviceTime: now(), personId } as const),
+      // As every other device will have it: plain, whatever the page made it from.
+      ...(JSON.parse(JSON.stringify({ type, payload, ...(by ? { by } : {}) })) as Pick<JobEvent, 'type' | 'payload'>),
+    } as WaitingAct
+    const refusal = admit(state ?? reduceJob(this.ahead), act, this.ahead)
+    return refusal ? refusal.reason : this.put(act)
+  }
+
+  /** What is done in one turn goes to the disk in one piece, and counts at once. */
+  private async put(act: WaitingAct): Promise<JobEvent> {
+    this.onTheWay = [...this.onTheWay, act]
+    this.piece ??= this.openPiece()
+    this.piece.acts.push(act)
+    await this.piece.kept
+    return act
+  }
+
+  private openPiece() {
+    const acts: WaitingAct[] = []
+    const close = async () => {
+      await Promise.resolve()
+      this.piece = null
+      try {
+        await this.keep.add(acts)
+        this.hold(this.recorded, [...this.waiting, ...acts])
+      } finally {
+        this.onTheWay = this.onTheWay.filter(act => !acts.includes(act))
+      }
+    }
+    return { acts, kept: close() }
+  }
+
+  /** Keeps what is in the server's log. @returns whether anything of it was new */
+  async record(events: JobEvent[]): Promise<boolean> {
+    const known = new Set(this.recorded.map(event => event.id))
+    const fresh = events.filter(event => !known.has(event.id))
+    if (fresh.length === 0) return false
+    // An act of this device keeps its own payload, by which what was worked out from it is remembered.
+    const own = new Map(this.waiting.flatMap(act => (act.by ? [] : [[act.id, act.payload] as const])))
+    const kept = fresh.map(event =>
+      own.has(event.id) ? ({ ...event, payload: own.get(event.id) } as JobEvent) : event,
+    )
+    await this.keep.record(this.jobId, kept)
+    const taken = new Set(kept.map(event => event.id))
+    // The stream and the answer to a posting may tell of the same event at once.
+    const there = new Set(this.recorded.map(event => event.id))
+    this.hold(
+      [...this.recorded, ...kept.filter(event => !there.has(event.id))].sort((a, b) => a.seq! - b.seq!),
+      this.waiting.filter(act => !taken.has(act.id)),
+    )
+    return true
+  }
+
+  /** Lets go of acts in whose place the server has put others. */
+  async drop(acts: WaitingAct[]): Promise<void> {
+    const ids = new Set(acts.map(act => act.id))
+    await this.keep.drop([...ids])
+    this.hold(
+      this.recorded,
+      this.waiting.filter(act => !ids.has(act.id)),
+    )
+  }
+
+  /** Asks the server for something else than before. */
+  async askElse(by: Asked): Promise<void> {
+    const changed = this.waiting.map(act => (act.by?.id === by.id ? { ...act, by } : act))
+    for (const act of changed) if (act.by?.id === by.id) await this.keep.replace(act.id, act)
+    this.hold(this.recorded, changed)
+  }
+
+  /** Writes down, in the place of an act that waits, that it cannot count. @returns `false` where it is such a note itself */
+  async setAside(act: WaitingAct, reason: string): Promise<boolean> {
+    if (act.type === 'act-set-aside') return false
+    // There is no log yet to set it aside in: the reason stays with it until it is asked again.
+    if (act.by?.opens) {
+      await this.askElse({ ...act.by, refusal: reason })
+      return true
+    }
+    const { deviceId, now, newId, personId } = this.actor()
+    const note = {
+      id: newId(),
+      jobId: this.jobId,
+      seq: null,
+      deviceId,
+      deviceTime: now(),
+      personId: act.personId || personId,
+      type: 'act-set-aside',
+      payload: uncounted(reduceJob([...this.recorded]), inBrief(act), reason),
+    } satisfies JobEvent<'act-set-aside'>
+    await this.keep.replace(act.id, note)
+    this.hold(
+      this.recorded,
+      this.waiting.map(each => (each.id === act.id ? note : each)),
+    )
+    return true
+  }
+}
+
+/** What an act says, without what the server would work out again. */
+function inBrief(act: WaitingAct): JobEvent {
+  const { by, ...said } = act
+  return by ? ({ ...said, payload: { options: by.posts.at(-1)!.body.options } } as unknown as JobEvent) : said
+}

@@ -1,0 +1,15 @@
+import type { JobEvent } from '../../core/job'
+
+/** What the server is asked for acts that it works out anew when it hears of them: taking a car in, going on another way. */
+export interface Asked {
+  id: string
+  /** The job is not on the server before this came through. */
+  opens?: true
+  /** Why the server does not take it; nothing is sent before it is asked again. */
+  refusal?: string
+  /** Posted one after another; the last is the one that answers for the acts. */
+  posts: { path: string; body: Record<string, unknown> }[]
+}
+
+/** An act that waits on this device to be sent. */
+export type WaitingAct = JobEvent & { by?: Asked }

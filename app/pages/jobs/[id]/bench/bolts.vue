@@ -1,0 +1,3 @@
+<template>
+  <BoltsAgain><BenchHead /></BoltsAgain>
+</template>

@@ -1,0 +1,3 @@
+<template>
+  <MarksView><BenchHead /></MarksView>
+</template>

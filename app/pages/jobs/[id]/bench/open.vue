@@ -1,0 +1,3 @@
+<template>
+  <OpenView><BenchHead /></OpenView>
+</template>

@@ -1,0 +1,3 @@
+<template>
+  <PartsView><BenchHead /></PartsView>
+</template>

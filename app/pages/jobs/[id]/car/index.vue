@@ -1,0 +1,8 @@
+<script setup lang="ts">
+const { state } = useJob()
+</script>
+
+<template>
+  <CarView v-if="state.procedure?.drawing" />
+  <PlainCar v-else />
+</template>

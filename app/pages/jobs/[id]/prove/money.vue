@@ -1,0 +1,3 @@
+<template>
+  <AgainstEstimate />
+</template>

@@ -1,0 +1,3 @@
+<template>
+  <LibraryRoom><HistoryRoom /></LibraryRoom>
+</template>

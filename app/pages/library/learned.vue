@@ -1,0 +1,3 @@
+<template>
+  <LibraryRoom><LearnedRoom /></LibraryRoom>
+</template>

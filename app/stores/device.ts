@@ -1,0 +1,183 @@
+import { defineStore } from 'pinia'
+import { thisKeep } from '../device/open-keep'
+import { openTabs } from '../device/tabs'
+import { DeviceJob } from '../log/device-job'
+import { deviceId, newId } from '../log/ids'
+import { postAsked, postEvents } from '../log/post-events'
+import { Sender } from '../log/sender'
+import type { Standing } from '../log/sender'
+import type { Asked } from '../log/waiting-act'
+import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+
+/** The one way to write events: judged here, kept on this device, shown in every tab, and sent by one of them until the server has answered. */
+export const useDeviceStore = defineStore('device', () => {
+  const garage = useGarageStore()
+  const keeping = thisKeep()
+  const held = new Map<string, Promise<DeviceJob>>()
+  const senders = new Map<string, Sender>()
+  /** Job → how often what is held of it has changed. */
+  const versions = shallowReactive(new Map<string, number>())
+  const standings = shallowReactive(new Map<string, Standing>())
+  /** Job → when this device last heard of it from the server, ISO 8601. */
+  const heardAt = shallowReactive(new Map<string, string>())
+  const tabs = openTabs<Standing>(
+    ({ jobId, standing }) => {
+      if (standing) standings.set(jobId, standing)
+      else void reread(jobId)
+    },
+    () => void sendAll(),
+  )
+
+  /** A job as this device holds it. */
+  function hold(jobId: string): Promise<DeviceJob> {
+    const known = held.get(jobId)
+    if (known) return known
+    const opening = keeping.then(async keep => {
+      const job = new DeviceJob(jobId, keep, () => ({
+        personId: garage.personId,
+        deviceId: deviceId(),
+        now: () => new Date().toISOString(),
+        newId,
+      }))
+      await job.read()
+      return job
+    })
+    held.set(jobId, opening)
+    return opening
+  }
+
+  const versionOf = (jobId: string): number => versions.get(jobId) ?? 0
+  const standingOf = (jobId: string): Standing => standings.get(jobId) ?? 'sent'
+  function bump(jobId: string) {
+    versions.set(jobId, versionOf(jobId) + 1)
+  }
+  function changed(jobId: string) {
+    bump(jobId)
+    tabs.tell({ jobId })
+  }
+  async function reread(jobId: string) {
+    const job = await held.get(jobId)
+    await job?.read()
+    bump(jobId)
+    send(jobId)
+  }
+
+  function heard(jobId: string) {
+    heardAt.set(jobId, new Date().toISOString())
+  }
+
+  /** Keeps what is in the server's log. */
+  async function record(jobId: string, events: JobEvent[]): Promise<void> {
+    heard(jobId)
+    const job = await hold(jobId)
+    if (await job.record(events)) changed(jobId)
+  }
+
+  /** Fetches what was added to the log since this device last heard of it. */
+  async function refresh(jobId: string): Promise<void> {
+    const { recorded } = await hold(jobId)
+    await record(jobId, await $fetch<JobEvent[]>(`/api/jobs/${jobId}/events?after=${recorded.at(-1)?.seq ?? 0}`))
+  }
+
+  /**
+   * Writes down that something happened on a job.
+   * @param about what its log and what is on its way into it say, where it is known; and what the server is asked for the act
+   * @returns the event when it is kept, or the sentence that says why it may not be
+   */
+  function act<T extends EventType>(
+    job: DeviceJob,
+    type: T,
+    payload: EventPayloads[T],
+    about: { state?: JobState; by?: Asked } = {},
+  ): string | Promise<JobEvent> {
+    const act = job.act(type, payload, about)
+    if (typeof act === 'string') return act
+    bump(job.jobId)
+    return act.then(event => {
+      askToStay()
+      changed(job.jobId)
+      send(job.jobId)
+      return event
+    })
+  }
+
+  function send(jobId: string): void {
+    if (tabs.isSender()) void hold(jobId).then(job => senderOf(job).send())
+  }
+  async function sendAll() {
+    for (const jobId of await (await keeping).jobsWaiting()) send(jobId)
+  }
+  function senderOf(job: DeviceJob): Sender {
+    const { jobId } = job
+    const known = senders.get(jobId)
+    if (known) return known
+    const sender = new Sender({
+      waiting: async () => [...job.waiting],
+      post: acts => (acts[0]!.by ? postAsked(acts[0]!.by) : postEvents(jobId, acts)),
+      async through(acts) {
+        try {
+          await refresh(jobId)
+        } catch {
+          return false
+        }
+        await job.drop(acts)
+        changed(jobId)
+        return true
+      },
+      taken: events => record(jobId, events),
+      async setAside(act, reason) {
+        // Whoever was there before has to be known, to say whether anything is left to do about it.
+        await refresh(jobId).catch(() => {})
+        const isSet = await job.setAside(act, reason)
+        changed(jobId)
+        return isSet
+      },
+      isWell: () =>
+        $fetch('/api/clock').then(
+          () => true,
+          () => false,
+        ),
+      stands: standing => {
+        if (standingOf(jobId) === standing) return
+        standings.set(jobId, standing)
+        tabs.tell({ jobId, standing })
+      },
+    })
+    senders.set(jobId, sender)
+    return sender
+  }
+
+  /** Asks the server for something else than before, in the same place. */
+  async function askElse(jobId: string, by: Asked): Promise<void> {
+    await (await hold(jobId)).askElse(by)
+    changed(jobId)
+    send(jobId)
+  }
+  /** The jobs taken in on this device that the server has not heard of. */
+  async function takenInHere(): Promise<DeviceJob[]> {
+    const jobs = await Promise.all((await (await keeping).jobsWaiting()).map(hold))
+    return jobs.filter(({ recorded, log }) => recorded.length === 0 && log.length > 0)
+  }
+
+  let asked = false
+  /** Once there is work on the device, the browser is asked not to clear it away. */
+  function askToStay() {
+    if (asked) return
+    asked = true
+    void navigator.storage?.persist?.().catch(() => {})
+  }
+
+  return {
+    hold,
+    versionOf,
+    standingOf,
+    heardAt,
+    heard,
+    record,
+    refresh,
+    act,
+    send,
+    askElse,
+    takenInHere,
+  }
+})

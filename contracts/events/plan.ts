@@ -1,0 +1,42 @@
+import { z } from 'zod'
+import type { PlanEvents } from '../../core/job/chapters/plan'
+import { circumstances, utcOffset } from '../circumstances'
+import { instant, key } from '../common'
+import { clock, plan as planOfJob, procedure } from '../procedure-file'
+import type { Contract } from './contract'
+
+export const planByServer = {
+  'plan-made': z
+    .strictObject({ procedure, plan: planOfJob, circumstances: circumstances.optional(), clock: clock.optional() })
+    .describe('The work and its order. It carries the whole procedure, so that a layout edited later changes no job.'),
+  'options-switched': z
+    .strictObject({ procedure, plan: planOfJob, circumstances, clock })
+    .describe(
+      'Another way of doing it, planned on from the steps done. Refused when something done has no place in the other way.',
+    ),
+} satisfies Record<'plan-made' | 'options-switched', z.ZodType>
+
+export const plan = {
+  'plan-changed': z
+    .strictObject({
+      circumstances,
+      order: z.array(key()).max(400),
+      at: instant,
+      utcOffsetMinutes: utcOffset,
+      lowerBoundMinutes: z.number().min(0),
+      proven: z.boolean(),
+    })
+    .describe(
+      'The same work in another order, or under other circumstances. `order` holds the operations not yet done; one that breaks a link is refused with the link’s because.',
+    ),
+  'week-placed': z
+    .strictObject({
+      site: z.enum(['bay', 'driveway']),
+      travelMinutes: z.number().min(0).max(600, 'Nobody drives that long to a clutch.'),
+      notBefore: instant.nullable(),
+    })
+    .describe('Where the car stands, how far that is, and until when it is put off.'),
+  promised: z
+    .strictObject({ at: instant.nullable() })
+    .describe('When the customer was told it would be done; `null` takes that back.'),
+} satisfies Contract<Omit<PlanEvents, keyof typeof planByServer>>

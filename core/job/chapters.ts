@@ -1,0 +1,142 @@
+import { bench, emptyBench } from './chapters/bench'
+import type { BenchEvents, BenchState } from './chapters/bench'
+import { bleeding, noBleeding } from './chapters/bleeding'
+import type { BleedingEvents, BleedingState } from './chapters/bleeding'
+import { bolts, noBolts } from './chapters/bolts'
+import type { BoltEvents, BoltState } from './chapters/bolts'
+import { breakInChapter, noBreakIn } from './chapters/break-in'
+import type { BreakInEvents, BreakInState } from './chapters/break-in'
+import { cautions, noCautions } from './chapters/cautions'
+import type { CautionEvents, CautionState } from './chapters/cautions'
+import { diagnosis, noDiagnosis } from './chapters/diagnosis'
+import type { DiagnosisEvents, DiagnosisState } from './chapters/diagnosis'
+import { ended, handOver, notHandedOver } from './chapters/hand-over'
+import type { HandOverEvents, HandOverState } from './chapters/hand-over'
+import { mating, noMating } from './chapters/mating'
+import type { MatingEvents, MatingState } from './chapters/mating'
+import { money, noMoney } from './chapters/money'
+import type { MoneyEvents, MoneyState } from './chapters/money'
+import { isOpen, notOpened, opening } from './chapters/opening'
+import type { OpeningEvents, OpeningState } from './chapters/opening'
+import { noOrders, orders } from './chapters/orders'
+import type { OrderEvents, OrderState } from './chapters/orders'
+import { noPlan, plan } from './chapters/plan'
+import type { PlanEvents, PlanState } from './chapters/plan'
+import { notProved, proving } from './chapters/proving'
+import type { ProvingEvents, ProvingState } from './chapters/proving'
+import { noRenewals, renewals } from './chapters/renewals'
+import type { RenewalEvents, RenewalState } from './chapters/renewals'
+import { nothingAside, setAsideChapter } from './chapters/set-aside'
+import type { SetAsideEvents, SetAsideState } from './chapters/set-aside'
+import { noSteps, steps } from './chapters/steps'
+import type { StepEvents, StepState } from './chapters/steps'
+import { noTightening, tightening } from './chapters/tightening'
+import type { TighteningEvents, TighteningState } from './chapters/tightening'
+import { noTroubles, troubles } from './chapters/troubles'
+import type { TroubleEvents, TroubleState } from './chapters/troubles'
+import type { Book, ChapterOf, LogState } from './log/chapter'
+import type { Corrections, LogEvent } from './log/event'
+
+/** What can happen in a job, chapter by chapter: what each type of event carries. */
+interface ChapterEvents
+  extends
+    OpeningEvents,
+    PlanEvents,
+    StepEvents,
+    TroubleEvents,
+    BoltEvents,
+    TighteningEvents,
+    BenchEvents,
+    RenewalEvents,
+    OrderEvents,
+    BleedingEvents,
+    MatingEvents,
+    CautionEvents,
+    ProvingEvents,
+    DiagnosisEvents,
+    BreakInEvents,
+    MoneyEvents,
+    HandOverEvents,
+    SetAsideEvents {}
+
+/** Everything there is to know about a job, computed from its events alone. Plain JSON. */
+export interface JobState
+  extends
+    OpeningState,
+    PlanState,
+    StepState,
+    TroubleState,
+    BoltState,
+    TighteningState,
+    BenchState,
+    RenewalState,
+    OrderState,
+    BleedingState,
+    MatingState,
+    CautionState,
+    ProvingState,
+    DiagnosisState,
+    BreakInState,
+    MoneyState,
+    HandOverState,
+    SetAsideState,
+    LogState {}
+
+const kinds: ChapterOf<JobState, ChapterEvents> = {
+  ...opening,
+  ...plan,
+  ...steps,
+  ...troubles,
+  ...bolts,
+  ...tightening,
+  ...bench,
+  ...renewals,
+  ...orders,
+  ...bleeding,
+  ...mating,
+  ...cautions,
+  ...proving,
+  ...diagnosis,
+  ...breakInChapter,
+  ...money,
+  ...handOver,
+  ...setAsideChapter,
+}
+
+/** A job of which nothing is known yet. */
+export function emptyJob(): JobState {
+  return {
+    ...notOpened(),
+    ...noPlan(),
+    ...noSteps(),
+    ...noTroubles(),
+    ...noBolts(),
+    ...noTightening(),
+    ...emptyBench(),
+    ...noRenewals(),
+    ...noOrders(),
+    ...noBleeding(),
+    ...noMating(),
+    ...noCautions(),
+    ...notProved(),
+    ...noDiagnosis(),
+    ...noBreakIn(),
+    ...noMoney(),
+    ...notHandedOver(),
+    ...nothingAside(),
+    lastSeq: 0,
+    lastAt: null,
+  }
+}
+
+/** A job as the log reads it. */
+export const book: Book<JobState> = { kinds, empty: emptyJob, isOpen, ended }
+
+export interface EventPayloads extends ChapterEvents, Corrections {}
+export type EventType = keyof EventPayloads
+
+/** One thing that happened on a job. */
+export type JobEvent<T extends EventType = EventType> = LogEvent<EventPayloads, T>
+
+/** A chapter of a job: one value, every event of a subject with its words, permissions, rule and applier. */
+export type Chapter<Events> = ChapterOf<JobState, Events>

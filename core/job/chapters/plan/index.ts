@@ -1,0 +1,150 @@
+import type { Procedure } from '../../../pack/pack'
+import { OrderError } from '../../../sequence/plan-in-order'
+import type { Plan } from '../../../sequence/types'
+import type { Chapter } from '../../chapters'
+import { refuse } from '../../log/chapter'
+import { buildBoards } from '../bolts/boards'
+import { changedPlan } from './change-plan'
+import { noCircumstances } from './circumstances'
+import type { Circumstances, PlanClock } from './circumstances'
+import { readPlan } from './read-plan'
+import { pastOf } from './past'
+import { switchBarrier } from './switch-barrier'
+
+/** Where a car is worked on, how far that is, and until when it is put off. */
+export interface WeekPlacing {
+  site: 'bay' | 'driveway'
+  travelMinutes: number
+  notBefore: string | null
+}
+
+export interface PlanEvents {
+  /** The work and its order. */
+  'plan-made': { procedure: Procedure; plan: Plan; circumstances?: Circumstances; clock?: PlanClock }
+  /** Another way of doing it: other work, planned on from the steps done. */
+  'options-switched': { procedure: Procedure; plan: Plan; circumstances: Circumstances; clock: PlanClock }
+  /** The same work in another order, or under other circumstances. `order` holds the operations not yet done. */
+  'plan-changed': {
+    circumstances: Circumstances
+    order: string[]
+    at: string
+    utcOffsetMinutes: number
+    lowerBoundMinutes: number
+    proven: boolean
+  }
+  'week-placed': WeekPlacing
+  /** When the customer was told it would be done; `null` takes that back. */
+  promised: { at: string | null }
+}
+
+/** What is to be done, in which order, where and by when. */
+export interface PlanState {
+  procedure: Procedure | null
+  plan: Plan | null
+  circumstances: Circumstances
+  /** Where the plan lies on the wall clock. */
+  clock: PlanClock | null
+  site: WeekPlacing
+  /** ISO 8601. */
+  promisedAt: string | null
+}
+
+export const noPlan = (): PlanState => ({
+  procedure: null,
+  plan: null,
+  circumstances: noCircumstances,
+  clock: null,
+  site: { site: 'bay', travelMinutes: 0, notBefore: null },
+  promisedAt: null,
+})
+
+export const plan: Chapter<PlanEvents> = {
+  'plan-made': {
+    words: 'Plan',
+    undo: false,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: () => null,
+    apply: (state, { payload, deviceTime }) => {
+      Object.assign(state, readPlan(payload))
+      state.circumstances = payload.circumstances ?? noCircumstances
+      state.clock = payload.clock ?? { at: deviceTime, minutes: 0, utcOffsetMinutes: 0 }
+      state.facts = payload.procedure.facts.filter(fact => fact.initially).map(fact => fact.id)
+      buildBoards(state)
+    },
+  },
+  'options-switched': {
+    words: 'Another way of doing it',
+    undo: true,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: (state, { payload }) => {
+      if (!state.procedure) return refuse('type', 'The job has no plan yet.')
+      const barrier = switchBarrier(
+        { procedure: state.procedure, done: Object.keys(state.done), car: state.car },
+        payload.procedure,
+      )
+      return barrier === null ? null : refuse('options', barrier)
+    },
+    apply: (state, { payload }) => {
+      const known = new Set(state.procedure?.facts.map(fact => fact.id))
+      const begun = payload.procedure.facts.filter(fact => fact.initially && !known.has(fact.id)).map(fact => fact.id)
+      state.facts = [...state.facts, ...begun]
+      Object.assign(state, readPlan(payload), { circumstances: payload.circumstances, clock: payload.clock })
+      buildBoards(state)
+    },
+  },
+  'plan-changed': {
+    words: 'Change of the plan',
+    undo: true,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: (state, { payload }) => {
+      if (!state.plan) return refuse('type', 'The job has no plan yet.')
+      const { helper, arrivals } = payload.circumstances
+      if (helper && Date.parse(helper.to) <= Date.parse(helper.from))
+        return refuse('payload.circumstances.helper.to', 'The helper leaves before coming.')
+      const unknown = arrivals.find(arrival => !state.procedure!.parts.some(part => part.id === arrival.partId))
+      if (unknown) return refuse('payload.circumstances.arrivals', `This job uses no part "${unknown.partId}".`)
+      const stranger = payload.order.find(id => !state.procedure!.operations.some(operation => operation.id === id))
+      if (stranger !== undefined) return refuse('payload.order', `The plan of this job has no step "${stranger}".`)
+      try {
+        changedPlan(state, payload)
+        return null
+      } catch (error) {
+        if (error instanceof OrderError) return refuse('payload.order', error.because)
+        if (error instanceof RangeError) return refuse('payload.circumstances', error.message)
+        throw error
+      }
+    },
+    apply: (state, { payload }) => {
+      state.plan = changedPlan(state, payload)
+      state.circumstances = payload.circumstances
+      state.clock = {
+        at: payload.at,
+        utcOffsetMinutes: payload.utcOffsetMinutes,
+        minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0,
+      }
+    },
+  },
+  'week-placed': {
+    words: 'Place in the week',
+    undo: true,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: () => null,
+    apply: (state, { payload }) => {
+      state.site = payload
+    },
+  },
+  promised: {
+    words: 'Promise',
+    undo: true,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: () => null,
+    apply: (state, { payload }) => {
+      state.promisedAt = payload.at
+    },
+  },
+}

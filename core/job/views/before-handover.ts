@@ -1,0 +1,69 @@
+import type { JobState } from '../chapters'
+import { badFindings, openFindings } from './bad-findings'
+import { figureEntry, figuresWanted, notTight } from './fastening'
+import { openEntries, openEntry } from './ledger'
+import type { OpenEntry } from './ledger'
+
+/**
+ * Everything that stands between the car and its owner: what is off or slack, bolts that are not tight, safety fasteners
+ * without a figure, what was found bad, troubles, work and checks not done.
+ */
+export function openBeforeHandover(state: JobState): OpenEntry[] {
+  return [
+    ...openEntries(state),
+    ...looseBolts(state),
+    ...missingFigures(state),
+    ...found(state),
+    ...troubles(state),
+    ...work(state),
+    ...checks(state),
+  ]
+}
+
+/** Entries that hold the car: without a reason, or such as no reason lets go. */
+export function holdingBack(entries: OpenEntry[]): OpenEntry[] {
+  return entries.filter(entry => entry.safety || entry.left === null)
+}
+
+function looseBolts(state: JobState): OpenEntry[] {
+  return notTight(state).map(({ group, count }) =>
+    openEntry(state, `tight:${group.id}`, 'tight', group.name, { count, safety: group.safety === true }),
+  )
+}
+
+function missingFigures(state: JobState): OpenEntry[] {
+  return figuresWanted(state).map(group => openEntry(state, figureEntry(group.id), 'figure', group.name))
+}
+
+/** What somebody has answered for stays in the list, with the reason. */
+function found(state: JobState): OpenEntry[] {
+  const all = badFindings(state)
+  const open = new Set(openFindings(all))
+  return all
+    .filter(finding => open.has(finding) || (finding.accepted && finding.dealtWith === null))
+    .map(finding =>
+      openEntry(state, finding.entry, 'finding', `${finding.name}: ${finding.answer}`, { safety: finding.stops }),
+    )
+}
+
+function troubles(state: JobState): OpenEntry[] {
+  return state.troubles
+    .filter(trouble => !trouble.cleared)
+    .map(trouble => openEntry(state, `trouble:${trouble.troubleId}`, 'trouble', trouble.text))
+}
+
+/** Work of filling and proving that is not done. */
+function work(state: JobState): OpenEntry[] {
+  return (state.procedure?.operations ?? [])
+    .filter(operation => (operation.phase === 'prove' || operation.phase === 'fill') && !state.done[operation.id])
+    .map(operation =>
+      openEntry(state, `step:${operation.id}`, 'step', operation.title, { safety: operation.safety === true }),
+    )
+}
+
+/** Closing checks by hand that were not made, or came out bad. */
+function checks(state: JobState): OpenEntry[] {
+  return (state.procedure?.closing ?? [])
+    .filter(check => check.kind === 'hand' && !state.checks[check.id]?.good)
+    .map(check => openEntry(state, `check:${check.id}`, 'check', check.title, { safety: check.safety === true }))
+}

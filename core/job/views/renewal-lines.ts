@@ -1,0 +1,121 @@
+import { judgeSheet } from '../../bench/judge-sheet'
+import { renewPackages } from '../../decisions/packages'
+import type { RenewPackage } from '../../decisions/packages'
+import { renewNow } from '../../decisions/renew-now'
+import type { RenewAnswer } from '../../decisions/renew-now'
+import type { ReachablePart } from '../../pack/sheets'
+import type { JobState } from '../chapters'
+import type { RenewDecision } from '../chapters/renewals'
+import { partPrice, withMargin } from './part-price'
+import type { PriceOf } from './part-price'
+import type { Rates } from './rates'
+import type { Reach } from './reach'
+
+/** A part in reach with what is put into the question whether it is renewed now, and the answer. */
+export interface RenewalLine {
+  part: ReachablePart
+  /** What it costs the garage; `null` where nobody priced it. */
+  partCost: number | null
+  minutesNow: number | null
+  minutesLater: number | null
+  chance: number
+  comebackCost: number
+  /** Steps that coming back would mean. */
+  steps: string[]
+  /** Sheets that found it bad. */
+  foundBy: string[]
+  /** The plan renews it already. */
+  planned: boolean
+  /** By what it costs the customer, margin and all; `null` where price or minutes are not known. */
+  answer: RenewAnswer | null
+  decision: RenewDecision | null
+}
+
+/** A part that was found bad fails this likely before long, at least. Common practice, no source. */
+const BAD_CHANCE = 0.9
+
+/**
+ * Every part in reach, priced and weighed: renew it while it is open, or leave it. What somebody put in goes before what is found.
+ * What has to be renewed comes first, what is settled last.
+ * @param reach as `reachOf` gives it; a part that it lacks has no minutes yet
+ */
+export function renewalLines(
+  state: JobState,
+  rates: Pick<Rates, 'labourPerHour' | 'partsMarginPercent'>,
+  reach: Record<string, Reach>,
+  quoted: PriceOf = () => null,
+): RenewalLine[] {
+  const { procedure } = state
+  if (!procedure) return []
+  const found = foundBad(state)
+  return procedure.bench.reachable
+    .map((part): RenewalLine => {
+      const renewal = state.renewals[part.id]
+      const weighed = renewal?.weighed
+      const foundBy = found.get(part.part) ?? []
+      const partCost = partPrice(state, part.part, quoted)
+      const minutesNow = weighed?.minutesNow ?? reach[part.id]?.minutesNow ?? null
+      const minutesLater = weighed?.minutesLater ?? reach[part.id]?.minutesLater ?? null
+      const chance = weighed?.chance ?? (foundBy.length > 0 ? Math.max(part.chance, BAD_CHANCE) : part.chance)
+      const comebackCost = weighed?.comebackCost ?? 0
+      const asked = partCost === null ? null : withMargin(partCost, rates)
+      return {
+        part,
+        partCost,
+        minutesNow,
+        minutesLater,
+        chance,
+        comebackCost,
+        foundBy,
+        steps: reach[part.id]?.steps ?? [],
+        decision: renewal?.decision ?? null,
+        planned: part.option
+          ? procedure.options[part.option.id] === part.option.choice
+          : procedure.parts.some(entry => entry.id === part.part),
+        answer:
+          asked === null || minutesNow === null || minutesLater === null
+            ? null
+            : renewNow({
+                partCost: asked,
+                minutesNow,
+                minutesLater,
+                labourPerHour: rates.labourPerHour,
+                chance,
+                comebackCost,
+              }),
+      }
+    })
+    .sort((a, b) => rank(a) - rank(b))
+}
+
+/** The three offers over what the plan does not renew anyway and can be priced, by what they cost the customer. */
+export function renewalPackages(
+  lines: RenewalLine[],
+  rates: Pick<Rates, 'labourPerHour' | 'partsMarginPercent'>,
+): RenewPackage[] {
+  return renewPackages(
+    lines
+      .filter(line => !line.planned && line.answer)
+      .map(line => ({
+        id: line.part.id,
+        partCost: withMargin(line.partCost!, rates),
+        minutesNow: line.minutesNow!,
+        must: line.foundBy.length > 0 || line.decision === 'renew',
+        advice: line.answer!.advice,
+      })),
+    rates.labourPerHour,
+  )
+}
+
+const rank = (line: RenewalLine) =>
+  line.planned ? 4 : line.foundBy.length > 0 ? 0 : line.answer?.advice === 'renew' ? 1 : line.answer ? 2 : 3
+
+/** Part → titles of the sheets that found it bad. */
+function foundBad(state: JobState): Map<string, string[]> {
+  const found = new Map<string, string[]>()
+  for (const sheet of state.procedure!.bench.sheets) {
+    for (const part of judgeSheet(sheet, state.sheets[sheet.id]?.values ?? {}).renews)
+      found.set(part, [...(found.get(part) ?? []), sheet.title])
+  }
+  return found
+}

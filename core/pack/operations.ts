@@ -1,0 +1,148 @@
+import type { CarPosition, LinkKind, Phase, Place, ThreePoint, When } from './kinds'
+import type { ReadingSpec } from './readings'
+
+/** A fact about the car that steps rely on. */
+export interface Fact {
+  id: string
+  name: string
+  /** Why a step that needs it must wait for it. */
+  because: string
+  kind: LinkKind
+  /** True before the job starts. */
+  initially: boolean
+  /** The car stays at this height while the fact holds: nothing that wants the other height may fall in between. */
+  carStays?: CarPosition
+  /** A control that nobody may touch while the fact does not hold. */
+  guards?: 'pedal'
+}
+
+/** Where a place can be reached only with the car at one height. */
+export interface PlaceReached {
+  place: Place
+  car: CarPosition
+  when: When
+}
+
+/** Work with its own screen, counted act by act. */
+export type Activity =
+  | { kind: 'tighten'; group: string }
+  /** By a way that the pack holds, or by pump and rest with counts of its own. */
+  | { kind: 'bleed'; way?: string; strokesPerRound?: number; restMinutes?: number; deliveredShare?: number }
+  | { kind: 'gears'; engine: 'off' | 'running' }
+
+/** How a step of the strip is undone in the refit. */
+export type RefitRule =
+  { kind: 'none' } | { kind: 'by'; operation: string } | { kind: 'mirror'; override: RefitOverride }
+
+export interface RefitOverride {
+  title: string
+  phase?: Phase
+  place?: Place
+  car?: CarPosition | 'either'
+  minutes?: ThreePoint
+  hands?: 1 | 2
+  tools?: string[]
+  figure?: string
+  readings?: ReadingSpec[]
+  cautions?: string[]
+  skill?: string
+  aloneWay?: string
+  needs?: string[]
+  gives?: string[]
+  ends?: string[]
+  takesOff?: Record<string, number>
+  activity?: Activity
+  parts?: Record<string, number>
+  dirt?: 'dirty' | 'clean'
+  milestone?: string
+  learned?: OperationSource['learned']
+  leaves?: OperationSource['leaves']
+  moreFigures?: OperationSource['moreFigures']
+}
+
+/** One piece of work, as written in a module. */
+export interface OperationSource {
+  id: string
+  title: string
+  phase: Phase
+  place: Place
+  car: CarPosition | 'either'
+  minutes: ThreePoint
+  hands: 1 | 2
+  /** The way out for a mechanic who is alone. */
+  aloneWay?: string
+  tools: string[]
+  needs: string[]
+  gives: string[]
+  ends: string[]
+  takesOff: Record<string, number>
+  putsBack: Record<string, number>
+  figure?: string
+  readings: ReadingSpec[]
+  cautions: string[]
+  skill?: string
+  activity?: Activity
+  /** Parts used up: part id → how many. */
+  parts: Record<string, number>
+  /** Work that makes hands dirty, or that wants them clean. */
+  dirt?: 'dirty' | 'clean'
+  /** What is reached when this is done, in two or three words. */
+  milestone?: string
+  /** How the bolts that it puts back are left, where it does not set them at their figure. */
+  leaves?: 'started' | 'snug'
+  /** No reason lets it be left undone when the car goes. */
+  safety?: boolean
+  /** The car is driven or heard: nothing has come off it before. */
+  whole?: boolean
+  /** Other groups that it sets at their figures besides. */
+  moreFigures?: string[]
+  /** Where a garage's own times stand in `minutes`: what the pack said, and how many times were seen. */
+  learned?: { from: ThreePoint; times: number }
+  when: When
+  refit: RefitRule
+}
+
+export interface LinkSource {
+  before: string
+  after: string
+  kind: LinkKind
+  because: string
+  /** A pause that must pass in between: cure, cool, settle. */
+  waitMinutes?: number
+  /** Nothing may come in between. */
+  atOnce?: boolean
+  school?: string
+  when: When
+  /** Whether the refit keeps this reason the other way round, and with which words. */
+  mirror: boolean
+  mirrorBecause?: string
+}
+
+/** The step that brings the car up or down. */
+export interface Positioning {
+  to: CarPosition
+  title: string
+  minutes: ThreePoint
+  tools: string[]
+  cautions: string[]
+  /** What stands under the car meanwhile; cleared when it comes down. */
+  takesOff: Record<string, number>
+  when: When
+}
+
+/** One piece of work, for the options chosen. */
+export interface Operation extends Omit<OperationSource, 'when' | 'refit'> {
+  module: string
+  /** The strip step that this one undoes. */
+  undoes?: string
+}
+
+export interface Link {
+  before: string
+  after: string
+  kind: LinkKind
+  because: string
+  waitMinutes: number
+  atOnce?: boolean
+  school?: string
+}

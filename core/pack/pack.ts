@@ -1,0 +1,72 @@
+import type { BleedWay } from './bleeding'
+import type { ClosingCheck, RoadTask } from './closing'
+import type { CarDrawing } from './drawing'
+import type { FastenerGroup, Outline } from './fasteners'
+import type { CarPosition } from './kinds'
+import type { Ladder } from './ladders'
+import type { Fact, Link, LinkSource, Operation, OperationSource, Positioning, PlaceReached } from './operations'
+import type { PackOption } from './options'
+import type { BenchData } from './sheets'
+import type { Caution, LedgerItem, Part, Tool, ToolWord } from './things'
+
+/** What layouts share and a job carries along: each holds as much of it as it has a use for. */
+export interface SharedContent {
+  tools: Tool[]
+  cautions: Caution[]
+  outlines: Outline[]
+  ladders: Ladder[]
+  bench: BenchData
+  /** Ways of bleeding, where something is bled. */
+  bleeding: BleedWay[]
+  closing: ClosingCheck[]
+  roadTest: RoadTask[]
+}
+
+/** A reusable bundle of operations. */
+export interface PackModule {
+  id: string
+  title: string
+  items: LedgerItem[]
+  facts: Fact[]
+  groups: FastenerGroup[]
+  parts: Part[]
+  /** Choices that hold where a layout says nothing of them; settled when a pack is put together. */
+  assumes: Record<string, string>
+  operations: OperationSource[]
+  links: LinkSource[]
+}
+
+/** A layout with everything it uses: enough to expand without reading anything else. */
+export interface Pack extends SharedContent {
+  id: string
+  title: string
+  version: number
+  about: string
+  options: PackOption[]
+  positions: Positioning[]
+  reach: PlaceReached[]
+  items: LedgerItem[]
+  modules: PackModule[]
+  links: LinkSource[]
+  toolWords?: ToolWord[]
+  drawing?: CarDrawing
+}
+
+/** The whole work for one car: strip, bench, refit, fill and prove. */
+export interface Procedure extends SharedContent {
+  packId: string
+  packVersion: number
+  title: string
+  options: Record<string, string>
+  /** How many people are there all the time. */
+  hands: 1 | 2
+  /** In the order a person would write them down, which respects every link. */
+  operations: Operation[]
+  links: Link[]
+  items: LedgerItem[]
+  positions: Record<CarPosition, Omit<Positioning, 'when'>>
+  facts: Fact[]
+  groups: FastenerGroup[]
+  parts: Part[]
+  drawing?: CarDrawing
+}

@@ -1,0 +1,6 @@
+export { km, measured, quantity, saidUnits } from './quantity'
+export type { SaidUnit } from './quantity'
+export { isRendered, partsOf, plain, render } from './render'
+export type { Reader, SaidPart } from './render'
+export { renderTerms, termsWith, unknownTokens } from './terms'
+export type { TermTable, TradeWords } from './terms'

@@ -1,0 +1,84 @@
+import type { PostedEvents } from '../../contracts/events'
+import { admit, applyEvent, reduceJob, setRight } from '../../core/job'
+import type { JobEvent } from '../../core/job'
+import type { Database } from '../db/client'
+import { isTaken } from '../db/db-errors'
+import { forGarage } from '../db/for-garage'
+import { Refused } from '../refused'
+import { record } from './record'
+import { tell } from './told'
+
+/** What a device sends: an event without the number that only the server can give. */
+export type IncomingEvent = Omit<JobEvent, 'jobId' | 'seq'>
+
+/**
+ * Adds events to a job's log, all of them or none, in the order given.
+ * An event that is in the log already is answered with its number and changes nothing.
+ * @param sentAt the device's clock as it sent them; left out where the times are the server's own
+ * @throws Refused with the path of the event at fault; nothing is written then
+ */
+export async function appendEvents(
+  db: Database,
+  garageId: string,
+  jobId: string,
+  incoming: IncomingEvent[],
+  sentAt?: string,
+): Promise<PostedEvents> {
+  const now = Date.now()
+  const skewMs = sentAt === undefined ? 0 : now - Date.parse(sentAt)
+  return takenOnce(() =>
+    db.transaction(async tx => {
+      const store = forGarage(tx, garageId)
+      const held = await store.jobs.hold(jobId)
+      if (!held) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
+      const people = new Set((await store.garage.people()).map(person => person.id))
+      const known = new Map((await store.jobs.known(incoming.map(event => event.id))).map(row => [row.id, row]))
+      const before = tell(await store.jobs.events(jobId))
+      const log = [...before.log]
+      const accepted: PostedEvents['accepted'] = []
+      let state = reduceJob(log)
+      for (const [index, event] of incoming.entries()) {
+        const row = known.get(event.id)
+        if (row && row.jobId !== jobId)
+          throw new Refused(409, [
+            { path: `events[${index}].id`, reason: 'This id belongs to an event of another job.' },
+          ])
+        const there = log.find(entry => entry.id === event.id)
+        if (there) {
+          accepted.push(answerFor(there))
+          continue
+        }
+        if (!people.has(event.personId))
+          throw new Refused(422, [{ path: `events[${index}].personId`, reason: 'Nobody of this garage has that id.' }])
+        const next = { ...setRight(event, skewMs, now), jobId, seq: (log.at(-1)?.seq ?? 0) + 1 } as JobEvent
+        const refusal = admit(state, next, log)
+        if (refusal) throw new Refused(409, [{ path: `events[${index}].${refusal.path}`, reason: refusal.reason }])
+        log.push(next)
+        accepted.push(answerFor(next))
+        if (next.type === 'undone') state = reduceJob(log)
+        else applyEvent(state, next)
+        // Between two events of a long posting everybody else has a turn.
+        await new Promise(resolve => setImmediate(resolve))
+      }
+      state.lastSeq = log.at(-1)?.seq ?? 0
+      state.lastAt = log.at(-1)?.deviceTime ?? null
+      await record(tx, garageId, before, { log, state })
+      return { accepted }
+    }),
+  )
+}
+
+/** Where an event stands, and when it happened where the device's clock was wrong. */
+export function answerFor({ id, seq, deviceTime, saidAt }: JobEvent): PostedEvents['accepted'][number] {
+  return { id, seq: seq!, ...(saidAt ? { deviceTime, saidAt } : {}) }
+}
+
+/** Does it again once where somebody else took the same id at the same moment: now it is seen, and answered for. */
+export async function takenOnce<T>(act: () => Promise<T>): Promise<T> {
+  try {
+    return await act()
+  } catch (error) {
+    if (!isTaken(error)) throw error
+    return act()
+  }
+}

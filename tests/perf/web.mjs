@@ -1,0 +1,90 @@
+/**
+ * Size and time of the first load of Work: JavaScript over the wire, and load time on a throttled phone-class processor.
+ * Needs a running demo (bin/demo). ELDRIN_URL names another address.
+ */
+import { chromium } from '@playwright/test'
+import { chromiumPath, quietArgs } from '../support/chromium.ts'
+
+const base = process.env.ELDRIN_URL ?? 'http://127.0.0.1:3000'
+const RUNS = 5
+const SLOWDOWN = 4
+const LIMIT_KB = 170
+
+const jobs = await (await fetch(`${base}/api/jobs`)).json()
+const job = jobs.find(each => each.status === 'in-work') ?? jobs[0]
+const browser = await chromium.launch({
+  executablePath: chromiumPath,
+  args: quietArgs,
+})
+
+let script = 0
+let everything = 0
+const cold = []
+const cached = []
+const taps = []
+const address = `${base}/jobs/${job.jobId}/work`
+
+/** A page of a phone: its processor slowed, and what it fetches counted. */
+async function slowPage(context) {
+  const page = await context.newPage()
+  const client = await context.newCDPSession(page)
+  await client.send('Network.enable')
+  await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN })
+  return { page, client }
+}
+async function untilStepStands(page) {
+  const started = performance.now()
+  await page.goto(address, { waitUntil: 'commit' })
+  await page.getByTestId('step-title').waitFor()
+  return performance.now() - started
+}
+
+for (let run = 0; run < RUNS; run++) {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const { page, client } = await slowPage(context)
+  const kinds = new Map()
+  script = everything = 0
+  let counts = true
+  client.on('Network.responseReceived', ({ requestId, type, response }) =>
+    kinds.set(requestId, { type, url: response.url }),
+  )
+  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (!counts) return
+    everything += encodedDataLength
+    if (kinds.get(requestId)?.type === 'Script' || kinds.get(requestId)?.url.endsWith('.js'))
+      script += encodedDataLength
+  })
+  cold.push(await untilStepStands(page))
+  taps.push(
+    await page.evaluate(async () => {
+      const button = [...document.querySelectorAll('button')].find(
+        each => each.textContent.includes('Timer') || each.textContent.includes('Stop timer'),
+      )
+      const before = button.textContent
+      const tapped = performance.now()
+      button.click()
+      while (button.textContent === before) await new Promise(resolve => requestAnimationFrame(resolve))
+      const shown = performance.now() - tapped
+      button.click()
+      return shown
+    }),
+  )
+  await page.waitForTimeout(500)
+  counts = false
+
+  // Again, from what is on the device.
+  await page.evaluate(() => navigator.serviceWorker.ready)
+  await page.close()
+  const again = await slowPage(context)
+  cached.push(await untilStepStands(again.page))
+  await context.close()
+}
+await browser.close()
+const middle = values => Math.round([...values].sort((a, b) => a - b)[Math.floor(values.length / 2)])
+console.log(
+  `Work, first load: ${(script / 1024).toFixed(1)} kB JavaScript compressed (limit ${LIMIT_KB}), ${(everything / 1024).toFixed(1)} kB in all`,
+)
+console.log(
+  `step on the screen after ${middle(cold)} ms cold and ${middle(cached)} ms from the device, a tap shows after ${middle(taps)} ms (median of ${RUNS}, processor slowed ${SLOWDOWN} times)`,
+)
+process.exitCode = script / 1024 < LIMIT_KB ? 0 : 1

@@ -1,0 +1,36 @@
+import { readFileSync } from 'node:fs'
+import { gunzipSync } from 'node:zlib'
+import { describe, expect, it } from 'vitest'
+import { jobFile } from '../../contracts/job-file'
+import { exportJob, importJob } from '../../core/formats'
+import type { JobFile } from '../../core/formats'
+import { reduceJob } from '../../core/job'
+import type { JobEvent, JobState } from '../../core/job'
+
+/** Job files of the demo as they were exported before a job became chapters, each with the state that its log led to then; its procedure is the log's own. */
+const before = JSON.parse(
+  gunzipSync(readFileSync(new URL('../fixtures/jobs-before-chapters.json.gz', import.meta.url))).toString(),
+) as { file: JobFile; state: Omit<JobState, 'procedure'> }[]
+
+describe('a log from before', () => {
+  it.each(before.map(({ file, state }) => [`${state.number}, ${state.vehicle!.name}`, file, state] as const))(
+    'reads to the same state: job %s',
+    (_name, file, state) => {
+      const events = importJob(file).events
+      const planned = events.findLast((event): event is JobEvent<'plan-made'> => event.type === 'plan-made')!
+      expect(events.some(event => event.type === 'options-switched')).toBe(false)
+      // Set aside was nothing then.
+      const { procedure, aside, ...now } = reduceJob(events)
+      expect(JSON.parse(JSON.stringify(now))).toEqual(state)
+      expect(aside).toEqual([])
+      // One that bleeds nothing had no list of ways; now it has an empty one.
+      expect(procedure).toEqual({ ...planned.payload.procedure, bleeding: planned.payload.procedure.bleeding ?? [] })
+    },
+  )
+  it('is a job file still, and is exported as it came', () => {
+    for (const { file } of before) {
+      expect(jobFile.safeParse(file).error?.issues ?? []).toEqual([])
+      expect(exportJob(importJob(file).events, file.people, file.exportedAt)).toEqual(file)
+    }
+  })
+})

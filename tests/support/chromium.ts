@@ -1,0 +1,12 @@
+/** The machine's own browser, asking nothing of the world outside. */
+export const chromiumPath = '/usr/bin/chromium'
+
+export const quietArgs = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]

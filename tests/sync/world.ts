@@ -1,0 +1,186 @@
+import { admit, applyEvent, lastUndoable, reduceJob, stepsLeft } from '../../core/job'
+import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+import { memoryKeep } from '../../app/device/memory-keep'
+import type { Keep } from '../../app/device/keep'
+import { DeviceJob } from '../../app/log/device-job'
+import type { PostResult } from '../../app/log/post-events'
+import { Sender } from '../../app/log/sender'
+
+/** What happens to a posting on its way. */
+export const ways = [
+  'there and back',
+  'never there',
+  'answer lost',
+  'killed after it',
+  'portal',
+  'sign-in',
+  'busy',
+] as const
+export type Way = (typeof ways)[number]
+
+/** What a device may do; which of it is admitted shows when it is done. */
+export const deeds = ['next step', 'any step', 'note', 'timer', 'undo', 'call off', 'take up', 'put away'] as const
+export type Deed = (typeof deeds)[number]
+
+/** Ends what a device is doing, as when its browser is killed or nobody answers for long. */
+class Ended extends Error {}
+
+/** The server of one job: its log, judged as the real one does. */
+export class ModelServer {
+  private state: JobState
+  constructor(readonly log: JobEvent[]) {
+    this.state = reduceJob(log)
+  }
+
+  post(acts: JobEvent[]): PostResult {
+    const fresh: JobEvent[] = []
+    const accepted: { id: string; seq: number }[] = []
+    let state = reduceJob(this.log)
+    for (const [index, act] of acts.entries()) {
+      const there = [...this.log, ...fresh].find(event => event.id === act.id)
+      if (there) {
+        accepted.push({ id: act.id, seq: there.seq! })
+        continue
+      }
+      const event = { ...act, seq: this.log.length + fresh.length + 1 }
+      const refusal = admit(state, event, [...this.log, ...fresh])
+      if (refusal) return { kind: 'judged', index, reason: refusal.reason }
+      fresh.push(event)
+      accepted.push({ id: event.id, seq: event.seq })
+      if (event.type === 'undone') state = reduceJob([...this.log, ...fresh])
+      else applyEvent(state, event)
+    }
+    this.log.push(...fresh)
+    return { kind: 'accepted', accepted }
+  }
+}
+
+/** One phone: a disk that outlives everything, and a page that is killed and started again. */
+export class ModelDevice {
+  private readonly disk: Keep = memoryKeep()
+  private job: DeviceJob
+  private sender: Sender
+  private way: Way = 'there and back'
+  /** Every act that was ever done here. */
+  readonly done: string[] = []
+  private count = 0
+
+  constructor(
+    readonly name: string,
+    private readonly server: ModelServer,
+    /** How far its clock is off, in hours. */
+    private readonly clockHours: number,
+  ) {
+    ;[this.job, this.sender] = this.page()
+  }
+
+  private page(): [DeviceJob, Sender] {
+    const job = new DeviceJob('job', this.disk, () => ({
+      personId: this.name,
+      deviceId: this.name,
+      now: () => new Date(Date.UTC(2026, 2, 2, 8 + this.clockHours, 0, ++this.count)).toISOString(),
+      newId: () => `${this.name}-${++this.count}`,
+    }))
+    const sender = new Sender({
+      waiting: async () => job.waiting as JobEvent[],
+      post: async acts => this.post(acts),
+      // What is asked of the server is not played here.
+      through: async () => false,
+      taken: events => job.record(events),
+      setAside: async (act, reason) => {
+        await job.record(this.server.log)
+        return job.setAside(act, reason)
+      },
+      isWell: async () => true,
+      stands: () => {},
+      pause: async () => {
+        throw new Ended()
+      },
+    })
+    return [job, sender]
+  }
+
+  private post(acts: JobEvent[]): PostResult {
+    switch (this.way) {
+      case 'never there':
+      case 'portal':
+        return { kind: 'nobody' }
+      case 'sign-in':
+        return { kind: 'sign-in' }
+      case 'busy':
+        return { kind: 'odd', status: 500 }
+      case 'answer lost':
+        this.server.post(acts)
+        return { kind: 'nobody' }
+      case 'killed after it':
+        this.server.post(acts)
+        throw new Ended()
+      case 'there and back':
+        return this.server.post(acts)
+    }
+  }
+
+  get state(): JobState {
+    return reduceJob(this.job.log)
+  }
+  get waits(): number {
+    return this.job.waiting.length
+  }
+
+  async start(): Promise<void> {
+    ;[this.job, this.sender] = this.page()
+    await this.job.read()
+  }
+
+  /** Hears a part of the log, maybe once more what it heard before. */
+  async hear(from: number, to: number): Promise<void> {
+    await this.job.record(this.server.log.slice(from, to))
+  }
+
+  async send(way: Way): Promise<void> {
+    this.way = way
+    try {
+      await this.sender.send()
+    } catch (error) {
+      if (!(error instanceof Ended)) throw error
+      if (way === 'killed after it') await this.start()
+    }
+  }
+
+  async act(deed: Deed, pick: number): Promise<void> {
+    const { state } = this
+    const left = stepsLeft(state)
+    const any = <T>(list: T[]): T | undefined => list[pick % list.length]
+    const open = state.aside.filter(record => !record.ended)
+    const stepId = deed === 'any step' ? any(left) : left[0]
+    switch (deed) {
+      case 'next step':
+      case 'any step':
+        return stepId ? this.write('step-done', { stepId }) : undefined
+      case 'note':
+        return this.write('note-added', { stepId: null, text: `${this.name} ${pick}` })
+      case 'timer':
+        return stepId
+          ? this.write(state.timers[stepId]?.runningSince ? 'timer-stopped' : 'timer-started', { stepId })
+          : undefined
+      case 'undo': {
+        const last = lastUndoable(this.job.log)
+        return last ? this.write('undone', { eventId: last.id }) : undefined
+      }
+      case 'call off':
+        return this.write('called-off', { reason: 'The customer came for it' })
+      case 'put away':
+      case 'take up': {
+        const record = any(open)
+        return record
+          ? this.write('aside-ended', { actId: record.act.id, how: deed === 'take up' ? 'taken-up' : 'put-away' })
+          : undefined
+      }
+    }
+  }
+
+  private async write<T extends EventType>(type: T, payload: EventPayloads[T]): Promise<void> {
+    const act = this.job.act(type, payload)
+    if (typeof act !== 'string') this.done.push((await act).id)
+  }
+}
