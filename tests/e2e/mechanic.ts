@@ -60,17 +60,17 @@ async function takeReadings(page: Page): Promise<void> {
   await dialog.waitFor({ state: 'detached' })
 }
 
-/** Answers what the step asks, the good way. */
+/** Answers what the step asks, the good way: one question after the other, each once the device has kept the one before. */
 async function answer(page: Page): Promise<void> {
-  for (const group of await page
-    .locator('article')
-    .getByRole('radiogroup', { name: /wanted$/ })
-    .all()) {
+  const wanted = page.locator('article').getByRole('radiogroup', { name: /wanted$/ })
+  for (let left = await wanted.count(); left > 0; left--) {
+    const group = wanted.first()
     const name = (await group.getByText('wanted').locator('xpath=..').innerText()).replace(/\s*wanted$/, '')
     await group
       .getByRole('radio', { name: goodAnswers.get(name) ?? '', exact: false })
       .first()
       .click()
+    await expect(wanted).toHaveCount(left - 1)
   }
 }
 
