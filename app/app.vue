@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { setClockRight } from './device/clock'
 import { keepBasics } from './device/keep-basics'
 import { newVersionWaits, openShell } from './device/shell'
+import { versionGap } from './device/version-gap'
 import { keepsNothing } from './log/keep-here'
 
 const garage = useGarageStore()
@@ -9,6 +11,7 @@ useFocusKept()
 // A customer's page is nobody's garage.
 if (!useRoute().path.startsWith('/s/')) {
   void garage.load()
+  void setClockRight()
   openShell()
   keepBasics()
 }
@@ -25,7 +28,7 @@ if (!useRoute().path.startsWith('/s/')) {
     >
       <span>{{ keepsNothing }}</span><button class="button shrink-0" @click="seen = true">I see</button>
     </p>
-    <LazyNewVersion v-if="newVersionWaits" />
+    <LazyNewVersion v-if="newVersionWaits || versionGap" />
     <div v-if="garage.problem" class="mx-auto max-w-2xl p-8" role="alert">
       <h1 class="text-2xl">Eldrin cannot reach its server</h1>
       <p class="mt-3">{{ garage.problem }} Nothing was lost. Check that the server runs, then try again.</p>

@@ -1,3 +1,4 @@
+import { nowDate } from '../device/clock'
 import { useIntervalFn } from '@vueuse/core'
 import { calendarFrom } from '../../core/job'
 import { finishBy, oddsBy, stepsToRun } from '../../core/sequence'
@@ -12,13 +13,13 @@ export function useFinishTimes() {
   const { state } = useJob()
   const garage = useGarageStore()
   const times = shallowRef<FinishTimes | null>(null)
-  const from = ref(new Date())
+  const from = ref(nowDate())
   const worker = usePlannerWorker()
 
   async function draw() {
     const { plan, procedure, done, circumstances } = state.value
     if (!plan || !procedure) return
-    from.value = new Date()
+    from.value = nowDate()
     const now = from.value.getTime()
     const minutesTo = (at: string) => (Date.parse(at) - now) / 60_000
     const steps = stepsToRun(

@@ -2,6 +2,7 @@ import { switchAsked } from '../../core/job'
 import type { Pack } from '../../core/packs'
 import { expandPack, PackError } from '../../core/packs'
 import type { SwitchOptions } from '../../contracts/jobs'
+import { nowIso } from '../device/clock'
 import { fetchKept } from '../device/fetch-kept'
 import { deviceId, newId } from '../log/ids'
 import { issuesOf } from '../words/reason-of'
@@ -41,10 +42,11 @@ export function useOptionSwitch() {
   async function switchTo(options: Record<string, string>, order?: string[]): Promise<string | null> {
     const { procedure: before, circumstances, done } = store.ahead
     const at = new Date().toISOString()
+    const clock = { at: nowIso(), utcOffsetMinutes: utcOffsetMinutes() }
     const pack = await fetchKept<Pack>(`/api/packs/${before!.packId}`)
     const procedure = expandPack(pack, options)
     const left = order?.filter(id => !done[id])
-    const asked = switchAsked(store.ahead, procedure, circumstances, { at, utcOffsetMinutes: utcOffsetMinutes() }, left)
+    const asked = switchAsked(store.ahead, procedure, circumstances, clock, left)
     const plan = await worker.ask(remote => remote.planned(posted(procedure), posted(asked)))
     const body: SwitchOptions = {
       id: newId(),

@@ -12,6 +12,8 @@ export function usePartsList() {
   const { store, state } = useJob()
   const garage = useGarageStore()
   const messages = useMessages()
+  const errands = useErrandsStore()
+  const t = useTerms()
   const { supplier, quotes, asking, problem, ask } = useQuotes()
   const ordering = ref<string | null>(null)
 
@@ -21,10 +23,14 @@ export function usePartsList() {
   async function order(line: QuotedLine) {
     ordering.value = line.key
     try {
-      await $fetch(`/api/jobs/${store.jobId}/orders`, {
-        method: 'POST',
+      const id = newId()
+      const answer = await errands.ask({
+        id,
+        jobId: store.jobId,
+        what: `Order ${line.count} × ${t(line.name)}`,
+        path: ordersPath(store.jobId),
         body: {
-          id: newId(),
+          id,
           partId: line.askFor,
           count: line.count,
           personId: garage.personId,
@@ -32,6 +38,7 @@ export function usePartsList() {
           at: new Date().toISOString(),
         },
       })
+      if (!answer) return
       await store.refresh()
       messages.say('Ordered. Its day holds in the plan.')
     } catch (error) {
@@ -40,8 +47,13 @@ export function usePartsList() {
       ordering.value = null
     }
   }
-  return { lines, total, supplier, asking, problem, ask, order, ordering }
+  /** Whether an order of it waits for signal. */
+  const isWanted = (line: QuotedLine) =>
+    errands.ofJob(store.jobId).some(({ path, body }) => path === ordersPath(store.jobId) && body.partId === line.askFor)
+  return { lines, total, supplier, asking, problem, ask, order, ordering, isWanted }
 }
+
+const ordersPath = (jobId: string) => `/api/jobs/${jobId}/orders`
 
 /** Asks the supplier after the open orders. */
 export function usePartsCheck(checking: Ref<boolean>) {

@@ -1,3 +1,4 @@
+import { nowIso } from '../device/clock'
 import { proxy } from 'comlink'
 import { noCircumstances, pastOf, planSetting } from '../../core/job'
 import type { Circumstances } from '../../core/job'
@@ -25,7 +26,7 @@ export function usePlanEdits() {
     return store.write('plan-changed', {
       circumstances,
       order: order.filter(id => !done.value.has(id)),
-      at: new Date().toISOString(),
+      at: nowIso(),
       utcOffsetMinutes: utcOffsetMinutes(),
       lowerBoundMinutes: bound.lowerBoundMinutes,
       proven: bound.proven,
@@ -70,7 +71,7 @@ export function usePlanEdits() {
     progress.value = { share: 0, minutes: state.value.plan!.totals.minutes }
     const past = pastOf(state.value)
     const clock = {
-      at: new Date().toISOString(),
+      at: nowIso(),
       utcOffsetMinutes: utcOffsetMinutes(),
       minutes: past?.steps.at(-1)?.finishMinutes ?? 0,
     }

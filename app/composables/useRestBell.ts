@@ -1,3 +1,5 @@
+import { nowMs } from '../device/clock'
+
 /** A rest that runs somewhere: how it is called when it is over. */
 export interface Rest {
   key: string
@@ -28,7 +30,7 @@ export function useRestBell(rests: Ref<Rest[]>) {
         timers.delete(key)
       }
       for (const [key, rest] of wanted) {
-        const left = Date.parse(rest.until) - Date.now()
+        const left = Date.parse(rest.until) - nowMs()
         if (!timers.has(key) && left > 0 && left < LONGEST)
           timers.set(
             key,

@@ -1,10 +1,11 @@
+import { nowIso } from '../device/clock'
 import { useIntervalFn } from '@vueuse/core'
 
 /** The time as an ISO string, moving on every second while something on the screen looks at it. */
 export function useSeconds() {
-  const now = ref(new Date().toISOString())
+  const now = ref(nowIso())
   useIntervalFn(() => {
-    now.value = new Date().toISOString()
+    now.value = nowIso()
   }, 1000)
   return now
 }

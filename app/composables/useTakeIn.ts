@@ -3,6 +3,7 @@ import { openingAsked } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent } from '../../core/job'
 import type { Pack } from '../../core/packs'
 import { expandPack } from '../../core/packs'
+import { nowIso } from '../device/clock'
 import { isOfTheServer } from '../device/fetch-kept'
 import type { Asked } from '../log/waiting-act'
 import { posted } from './useLastAsked'
@@ -37,7 +38,7 @@ export function useTakeIn() {
     { vehicle, isNew }: { vehicle: NewVehicle; isNew: boolean },
   ): Promise<void> {
     const procedure = expandPack(pack, job.options)
-    const asked = openingAsked(procedure, garage.garage!.hours, job)
+    const asked = openingAsked(procedure, garage.garage!.hours, { ...job, at: nowIso() })
     const plan = await worker.ask(remote => remote.planned(posted(procedure), posted(asked)))
     const by: Asked = {
       id: job.id,

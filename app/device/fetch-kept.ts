@@ -1,4 +1,6 @@
 import { FetchError } from 'ofetch'
+import { NOT_UNDERSTOOD } from '../../contracts/version'
+import { nowIso } from './clock'
 import { thisKeep } from './open-keep'
 
 /** Nobody waits longer for an answer that the device has in its last form. */
@@ -14,7 +16,7 @@ export async function fetchKept<T extends object>(address: string): Promise<T> {
     const body: unknown = await $fetch<unknown>(address, { timeout: PATIENCE_MS })
     // A page where data is wanted is of somebody in between.
     if (typeof body !== 'object' || body === null) throw new TypeError('That was no answer of the server.')
-    await keep.keepAnswer(address, { body, at: new Date().toISOString() })
+    await keep.keepAnswer(address, { body, at: nowIso() })
     return body as T
   } catch (error) {
     if (isOfTheServer(error)) throw error
@@ -26,12 +28,18 @@ export async function fetchKept<T extends object>(address: string): Promise<T> {
 
 /** What the server answered last at an address, as far as this device keeps it; `null` where it never did. */
 export async function keptAnswer<T extends object>(address: string): Promise<T | null> {
+  return (await keptWithTime<T>(address))?.body ?? null
+}
+
+/** The same with the moment it was answered at, ISO 8601. */
+export async function keptWithTime<T extends object>(address: string): Promise<{ body: T; at: string } | null> {
   const keep = await thisKeep()
-  return ((await keep.answer(address).catch(() => null))?.body as T | undefined) ?? null
+  return (await keep.answer(address).catch(() => null)) as { body: T; at: string } | null
 }
 
 /** Whether the server itself said no: in words, with the place and the reason. */
 export function isOfTheServer(error: unknown): boolean {
   const { statusCode = 0, data } = error instanceof FetchError ? error : {}
+  if (statusCode === NOT_UNDERSTOOD) return false
   return statusCode >= 400 && statusCode < 500 && Array.isArray((data as { data?: { issues?: unknown } })?.data?.issues)
 }

@@ -1,13 +1,16 @@
 import type { PackLine } from '../../contracts/answers'
 import { keepHere, readHere } from '../log/keep-here'
+import { nowMs } from './clock'
 import { fetchKept } from './fetch-kept'
+import { forgetOpened, openedAt } from './last-job'
+import { thisKeep } from './open-keep'
 
 /** The first load is over by then, and nobody waits for what is fetched. */
 const QUIET_AFTER_MS = 6_000
 const FRESH_MS = 3_600_000
 const KEY = 'eldrin-basics-at'
 
-/** Fetches what a day without signal needs, one thing after another, when nothing else is going on: cars, every layout, causes, wrenches, the Yard. */
+/** Fetches what a day without signal needs, one thing after another, when nothing else is going on: cars, every layout, causes, wrenches, the Yard; and lets old jobs go. */
 export function keepBasics(): void {
   if (Date.now() - Number(readHere(KEY) ?? 0) < FRESH_MS) return
   setTimeout(() => void fetchBasics().catch(() => {}), QUIET_AFTER_MS)
@@ -19,4 +22,6 @@ async function fetchBasics(): Promise<void> {
   for (const address of [...packs.filter(({ fault }) => !fault).map(({ id }) => `/api/packs/${id}`), ...addresses])
     await fetchKept(address)
   keepHere(KEY, String(Date.now()))
+  const { letOldGo } = await import('./let-old-go')
+  forgetOpened(await letOldGo(await thisKeep(), openedAt(), nowMs()))
 }

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto'
+import { openDB } from 'idb'
 import { describe, expect, it, vi } from 'vitest'
 import type { JobEvent } from '../../core/job'
 import { keepsNothing } from '../log/keep-here'
@@ -59,6 +60,51 @@ describe.each(kinds)('%s', (_name, open) => {
     await keep.forget('j')
     expect([await keep.events('j'), ids(await keep.waiting('j'))]).toEqual([[], ['b']])
   })
+  it('tells of which jobs anything is recorded', async () => {
+    const keep = await open()
+    for (const job of ['k', 'j', 'l']) await keep.record(job, [act(`a-${job}`, job, 1), act(`b-${job}`, job, 2)])
+    await keep.forget('k')
+    expect((await keep.jobsRecorded()).sort()).toEqual(['j', 'l'])
+  })
+  it('puts the server’s log in the place of its own and keeps apart what that has no more', async () => {
+    const keep = await open()
+    await keep.record(
+      'j',
+      ['a', 'b', 'c', 'd'].map((id, index) => act(id, 'j', index + 1)),
+    )
+    await keep.record('other', [act('x', 'other', 1)])
+    await keep.add([act('w')])
+    await keep.part(
+      'j',
+      [act('a', 'j', 1), act('new', 'j', 2)],
+      ['b', 'c', 'd'].map((id, index) => act(id, 'j', index + 2)),
+    )
+    expect(ids(await keep.events('j'))).toEqual(['a', 'new'])
+    expect(ids(await keep.beyond('j'))).toEqual(['b', 'c', 'd'])
+    await keep.part('j', [act('a', 'j', 1), act('b', 'j', 2), act('w', 'j', 3)], [act('d', 'j', 4)])
+    expect([ids(await keep.beyond('j')), await keep.waiting('j')]).toEqual([['d'], []])
+    expect(ids(await keep.events('other'))).toEqual(['x'])
+  })
+  it('puts what was kept apart before all that waits', async () => {
+    const keep = await open()
+    await keep.part('j', [], [act('a', 'j', 1), act('b', 'j', 2)])
+    for (const id of ['w', 'v']) await keep.add([act(id)])
+    await keep.rejoin('j', [act('a'), act('b')])
+    expect([ids(await keep.waiting('j')), await keep.beyond('j')]).toEqual([['a', 'b', 'w', 'v'], []])
+  })
+  it('keeps what the server alone can do, in the order it was wanted', async () => {
+    const keep = await open()
+    const errand = (id: string, at: string) => ({ id, jobId: 'j', what: id, path: '/api/x', body: {}, at })
+    await keep.keepErrand(errand('a', '2026-03-02T08:00:00.000Z'))
+    await keep.keepErrand(errand('b', '2026-03-02T09:00:00.000Z'))
+    await keep.keepErrand({ ...errand('a', '2026-03-02T08:00:00.000Z'), refusal: 'No.' })
+    expect((await keep.errands()).map(({ id, refusal }) => [id, refusal])).toEqual([
+      ['a', 'No.'],
+      ['b', undefined],
+    ])
+    await keep.dropErrand('a')
+    expect((await keep.errands()).map(({ id }) => id)).toEqual(['b'])
+  })
   it('keeps the server’s last answers', async () => {
     const keep = await open()
     expect(await keep.answer('/api/garage')).toBeNull()
@@ -72,6 +118,22 @@ it('is there again when it is opened anew', async () => {
   await first.add([act('a')])
   first.close()
   expect(ids(await (await indexedKeep('again')).waiting('j'))).toEqual(['a'])
+})
+it('takes over what an Eldrin before it kept', async () => {
+  const before = await openDB('before', 1, {
+    upgrade(database) {
+      database.createObjectStore('events', { keyPath: ['jobId', 'seq'] })
+      const waiting = database.createObjectStore('waiting', { keyPath: 'order', autoIncrement: true })
+      waiting.createIndex('job', 'jobId')
+      waiting.createIndex('act', 'id', { unique: true })
+      database.createObjectStore('answers')
+    },
+  })
+  await before.add('events', act('a', 'j', 1))
+  await before.add('waiting', act('w'))
+  before.close()
+  const keep = await indexedKeep('before')
+  expect([ids(await keep.events('j')), ids(await keep.waiting('j')), await keep.errands()]).toEqual([['a'], ['w'], []])
 })
 it('holds for now what the disk has no room for, and says so', async () => {
   const full = { ...(await indexedKeep('full')), add: () => Promise.reject(new DOMException('', 'QuotaExceededError')) }

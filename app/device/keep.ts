@@ -1,4 +1,5 @@
 import type { JobEvent } from '../../core/job'
+import type { Errand } from '../log/errand'
 import type { WaitingAct } from '../log/waiting-act'
 
 /** An answer of the server as it was last, for when there is none. */
@@ -28,6 +29,18 @@ export interface Keep {
   drop(actIds: string[]): Promise<void>
   /** Forgets what is recorded of a job, never what waits. */
   forget(jobId: string): Promise<void>
+  /** The jobs of which anything is recorded. */
+  jobsRecorded(): Promise<string[]>
+  /** What the server once had of a job and has no more, by number. */
+  beyond(jobId: string): Promise<JobEvent[]>
+  /** Puts the server's log in the place of what was recorded of a job, and keeps apart these events of those that it has no more, and no others. */
+  part(jobId: string, log: JobEvent[], beyond: JobEvent[]): Promise<void>
+  /** Puts acts before all that waits of a job, in the place of what was kept apart of it. */
+  rejoin(jobId: string, acts: WaitingAct[]): Promise<void>
+  /** What the server alone can do and was not asked yet, in the order it was wanted. */
+  errands(): Promise<Errand[]>
+  keepErrand(errand: Errand): Promise<void>
+  dropErrand(id: string): Promise<void>
   answer(address: string): Promise<KeptAnswer | null>
   keepAnswer(address: string, answer: KeptAnswer): Promise<void>
 }

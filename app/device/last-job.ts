@@ -1,8 +1,28 @@
 import { keepHere, readHere } from '../log/keep-here'
 
-const KEY = 'eldrin-last-job'
+const LAST = 'eldrin-last-job'
+const OPENED = 'eldrin-opened'
 
 /** The job that was open last on this device; `null` where none was. */
-export const lastJob = (): string | null => readHere(KEY)
+export const lastJob = (): string | null => readHere(LAST)
 
-export const keepLastJob = (jobId: string): void => keepHere(KEY, jobId)
+/** Remembers that a job was opened on this device. */
+export function keepOpened(jobId: string, atMs: number): void {
+  keepHere(LAST, jobId)
+  keepHere(OPENED, JSON.stringify({ ...openedAt(), [jobId]: atMs }))
+}
+
+/** Job → when it was opened last on this device, ms since 1970. */
+export function openedAt(): Record<string, number> {
+  try {
+    return (JSON.parse(readHere(OPENED) ?? '{}') as Record<string, number> | null) ?? {}
+  } catch {
+    return {}
+  }
+}
+
+/** Forgets when jobs were opened. */
+export function forgetOpened(jobIds: string[]): void {
+  const left = Object.entries(openedAt()).filter(([jobId]) => !jobIds.includes(jobId))
+  keepHere(OPENED, JSON.stringify(Object.fromEntries(left)))
+}

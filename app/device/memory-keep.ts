@@ -1,4 +1,5 @@
 import type { JobEvent } from '../../core/job'
+import type { Errand } from '../log/errand'
 import type { WaitingAct } from '../log/waiting-act'
 import type { Keep, KeptAnswer } from './keep'
 
@@ -6,6 +7,8 @@ import type { Keep, KeptAnswer } from './keep'
 export function memoryKeep(): Keep {
   const events = new Map<string, Map<number, JobEvent>>()
   const answers = new Map<string, KeptAnswer>()
+  const beyond = new Map<string, JobEvent[]>()
+  const errands = new Map<string, Errand>()
   let waiting: WaitingAct[] = []
   return {
     isLasting: false,
@@ -32,6 +35,28 @@ export function memoryKeep(): Keep {
     },
     async forget(jobId) {
       events.delete(jobId)
+    },
+    jobsRecorded: async () => [...events.keys()],
+    beyond: async jobId => beyond.get(jobId) ?? [],
+    async part(jobId, log, more) {
+      events.set(jobId, new Map(log.map(event => [event.seq!, { ...event, jobId }])))
+      const back = new Set(log.map(({ id }) => id))
+      beyond.set(
+        jobId,
+        more.toSorted((a, b) => a.seq! - b.seq!),
+      )
+      waiting = waiting.filter(({ id }) => !back.has(id))
+    },
+    async rejoin(jobId, acts) {
+      beyond.delete(jobId)
+      waiting = [...acts, ...waiting]
+    },
+    errands: async () => [...errands.values()],
+    async keepErrand(errand) {
+      errands.set(errand.id, errand)
+    },
+    async dropErrand(id) {
+      errands.delete(id)
     },
     answer: async address => answers.get(address) ?? null,
     async keepAnswer(address, answer) {

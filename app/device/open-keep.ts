@@ -6,7 +6,7 @@ import { memoryKeep } from './memory-keep'
 /** This device's keep; where the browser forbids it, or has no room left, what is done holds while the page is open, and the page says so. */
 async function openKeep(): Promise<Keep> {
   try {
-    return lastingWhereItCan(await indexedKeep())
+    return lastingWhereItCan(await indexedKeep(undefined, wasTaken))
   } catch (error) {
     cannotKeep(error as Error)
     return memoryKeep()
@@ -14,6 +14,14 @@ async function openKeep(): Promise<Keep> {
 }
 
 let opened: Promise<Keep> | undefined
+const afterwards = new Set<() => void>()
+
+/** Calls back when the browser has cleared this device's store away while it was in use: what the page still holds goes there again. */
+export const onTaken = (callBack: () => void): void => void afterwards.add(callBack)
+
+function wasTaken() {
+  for (const callBack of afterwards) callBack()
+}
 
 /** What this device keeps, opened at the first use. */
 export const thisKeep = (): Promise<Keep> => (opened ??= openKeep())
@@ -54,6 +62,19 @@ export function lastingWhereItCan(lasting: Keep): Keep {
     async forget(jobId) {
       await forNow.forget(jobId)
       await lasting.forget(jobId)
+    },
+    jobsRecorded: () => lasting.jobsRecorded(),
+    beyond: jobId => lasting.beyond(jobId),
+    async part(jobId, log, beyond) {
+      await lasting.part(jobId, log, beyond)
+      await forNow.part(jobId, [], [])
+    },
+    rejoin: (jobId, acts) => lasting.rejoin(jobId, acts),
+    errands: async () => [...(await lasting.errands()), ...(await forNow.errands())],
+    keepErrand: errand => lasting.keepErrand(errand).catch(instead(() => forNow.keepErrand(errand))),
+    async dropErrand(id) {
+      await forNow.dropErrand(id)
+      await lasting.dropErrand(id)
     },
     answer: address => lasting.answer(address),
     keepAnswer: (address, answer) =>

@@ -46,6 +46,12 @@ export async function takeNewVersion(): Promise<boolean> {
   return navigator.locks.request(RUN_LOCK, { ifAvailable: true }, lock => lock !== null && takeOver())
 }
 
+/** Asks for the newer version; where no shell is kept on this device, the page is fetched anew. */
+export async function fetchNewVersion(): Promise<void> {
+  if (registration) await registration.update().catch(() => {})
+  else location.reload()
+}
+
 let runsHere = 0
 
 /** Says that a run is under way which no new version may break into. @returns how to say that it is over */

@@ -1,4 +1,4 @@
-import { expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { reactive } from 'vue'
 import { reduceJob } from '../../core/job'
 import type { JobEvent } from '../../core/job'
@@ -6,6 +6,7 @@ import { TestLog } from '../../tests/support/job-log'
 import { operation, smallPack } from '../../tests/support/small-pack'
 import { memoryKeep } from '../device/memory-keep'
 import { DeviceJob } from './device-job'
+import { saidBy } from './waiting-act'
 
 /** A job of two steps on a disk that writes when it is told to, and what was written to it. */
 async function onSlowDisk() {
@@ -92,4 +93,81 @@ it('does not count what the disk did not take', async () => {
   await failing.record([...job.recorded])
   await expect(failing.act('step-done', { stepId: 'first' })).rejects.toThrow('full')
   expect([failing.onTheWay, failing.waiting, Object.keys(reduceJob(failing.ahead).done)]).toEqual([[], [], []])
+})
+
+describe('a server whose records were set back', () => {
+  /** A job of three events beyond its opening, all of them recorded. */
+  async function recorded() {
+    const log = TestLog.open(smallPack({ operations: [operation('first', {}), operation('second', {})] }))
+    const opening = log.events.length
+    log.add('step-done', { stepId: 'first' })
+    log.add('note-added', { stepId: null, text: 'rusty' })
+    log.add('step-done', { stepId: 'second' })
+    const disk = memoryKeep()
+    const job = new DeviceJob('job', disk, () => ({
+      personId: 'p',
+      deviceId: 'd',
+      now: () => '2026-03-02T09:00:00.000Z',
+      clockOffMs: 7_200_000,
+      newId: () => 'act',
+    }))
+    await job.record(log.events)
+    return { job, log: log.events, opening }
+  }
+  const ids = (events: readonly JobEvent[]) => events.map(({ id }) => id)
+
+  it('is taken at its word; what it has no more is kept apart, and does not count', async () => {
+    const { job, log, opening } = await recorded()
+    await job.part(log.slice(0, opening + 1))
+    expect(ids(job.beyond)).toEqual(ids(log.slice(opening + 1)))
+    expect(Object.keys(reduceJob(job.log).done)).toEqual(['first'])
+    expect([job.followsOn, job.isMissing]).toEqual([true, false])
+    // Somebody else gives it back.
+    await job.part(log)
+    expect([job.beyond, Object.keys(reduceJob(job.log).done)]).toEqual([[], ['first', 'second']])
+  })
+  it('gets back, act by act, what does not follow on it any more, before all that waits, in the server’s time', async () => {
+    const { job, log, opening } = await recorded()
+    const elsewhere = { ...log[opening + 1]!, id: 'elsewhere', deviceTime: '2026-03-02T08:30:00.000Z' }
+    await job.part([...log.slice(0, opening + 1), elsewhere])
+    expect(job.followsOn).toBe(false)
+    await job.act('note-added', { stepId: null, text: 'since then' })
+    await job.rejoin()
+    expect(ids(job.waiting)).toEqual([...ids(log.slice(opening + 1)), 'act'])
+    const [first] = job.waiting
+    expect([first!.seq, first!.deviceTime]).toEqual([null, log[opening + 1]!.deviceTime])
+    expect(Date.parse(first!.deviceTime) - Date.parse(saidBy(first!))).toBe(7_200_000)
+    expect([job.beyond, Object.keys(reduceJob(job.log).done)]).toEqual([[], ['first', 'second']])
+  })
+  it('may also be left as it is', async () => {
+    const { job, log, opening } = await recorded()
+    await job.part(log.slice(0, opening))
+    await job.letGo()
+    await job.read()
+    expect([job.beyond, job.waiting, Object.keys(reduceJob(job.log).done)]).toEqual([[], [], []])
+  })
+  it('that knows nothing of the job takes nothing from the device', async () => {
+    const { job, log } = await recorded()
+    await job.part([])
+    expect([job.isMissing, job.beyond, ids(job.recorded)]).toEqual([true, [], ids(log)])
+    await job.record(log)
+    expect(job.isMissing).toBe(false)
+  })
+})
+
+it('puts on the disk again what was cleared away from it', async () => {
+  const { job, disk, write } = await onSlowDisk()
+  const done = job.act('step-done', { stepId: 'first' })
+  await Promise.resolve()
+  write()
+  await done
+  const waited = job.waiting.map(({ id }) => id)
+  await disk.forget('job')
+  await disk.drop(waited)
+  const again = job.keepAgain()
+  await new Promise(resolve => setTimeout(resolve))
+  write()
+  await again
+  expect((await disk.waiting('job')).map(({ id }) => id)).toEqual(waited)
+  expect(await disk.events('job')).toHaveLength(job.recorded.length)
 })

@@ -1,13 +1,17 @@
 import { admit, reduceJob, uncounted } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import type { Keep } from '../device/keep'
+import { actAgain } from './act-again'
 import type { Asked, WaitingAct } from './waiting-act'
 
 /** Who acts, with what, and by which clock. */
 export interface Actor {
   personId: string
   deviceId: string
+  /** Now, ISO 8601, in the server's time as far as the device knows it. */
   now: () => string
+  /** What that adds to the device's own clock, ms. */
+  clockOffMs?: number
   newId: () => string
 }
 
@@ -17,6 +21,10 @@ export class DeviceJob {
   waiting: readonly WaitingAct[] = []
   /** Acts on their way to the disk: they are judged by, and count when they are there. */
   onTheWay: readonly WaitingAct[] = []
+  /** What the server once had of it and has no more: it does not count until it is sent again. */
+  beyond: readonly JobEvent[] = []
+  /** Whether the server knows nothing of this job, of which it once had the log. */
+  isMissing = false
   /** All that has happened, as far as this device keeps it, in order; another list whenever it has changed. */
   log: JobEvent[] = []
 
@@ -36,6 +44,7 @@ export class DeviceJob {
   /** Reads again what the device keeps; another page may have changed it. */
   async read(): Promise<void> {
     const [recorded, waiting] = [await this.keep.events(this.jobId), await this.keep.waiting(this.jobId)]
+    this.beyond = notIn(recorded, await this.keep.beyond(this.jobId))
     this.hold(recorded, waiting)
   }
 
@@ -58,12 +67,14 @@ export class DeviceJob {
     payload: EventPayloads[T],
     { state, by }: { state?: JobState; by?: Asked } = {},
   ): string | Promise<JobEvent> {
-    const { personId, deviceId, now, newId } = this.actor()
+    const { personId, deviceId, now, newId, clockOffMs } = this.actor()
     const { jobId } = this
     const act: WaitingAct = {
       ...({ id: by && !by.opens ? by.id : newId(), jobId, seq: null, deviceId, deviceTime: now(), personId } as const),
       // As every other device will have it: plain, whatever the page made it from.
-      ...(JSON.parse(JSON.stringify({ type, payload, ...(by ? { by } : {}) })) as Pick<JobEvent, 'type' | 'payload'>),
+      ...(JSON.parse(
+        JSON.stringify({ type, payload, ...(by ? { by } : {}), clockOffMs: clockOffMs || undefined }),
+      ) as Pick<JobEvent, 'type' | 'payload'>),
     } as WaitingAct
     const refusal = admit(state ?? reduceJob(this.ahead), act, this.ahead)
     return refusal ? refusal.reason : this.put(act)
@@ -95,15 +106,18 @@ export class DeviceJob {
 
   /** Keeps what is in the server's log. @returns whether anything of it was new */
   async record(events: JobEvent[]): Promise<boolean> {
+    this.isMissing = false
     const known = new Set(this.recorded.map(event => event.id))
     const fresh = events.filter(event => !known.has(event.id))
     if (fresh.length === 0) return false
+    await this.letSettledGo(fresh)
     // An act of this device keeps its own payload, by which what was worked out from it is remembered.
     const own = new Map(this.waiting.flatMap(act => (act.by ? [] : [[act.id, act.payload] as const])))
     const kept = fresh.map(event =>
       own.has(event.id) ? ({ ...event, payload: own.get(event.id) } as JobEvent) : event,
     )
     await this.keep.record(this.jobId, kept)
+    this.beyond = notIn(kept, this.beyond)
     const taken = new Set(kept.map(event => event.id))
     // The stream and the answer to a posting may tell of the same event at once.
     const there = new Set(this.recorded.map(event => event.id))
@@ -112,6 +126,61 @@ export class DeviceJob {
       this.waiting.filter(act => !taken.has(act.id)),
     )
     return true
+  }
+
+  /**
+   * Takes the server's log for its own where that goes another way than what was recorded here; what it has no more is kept apart.
+   * @param log all of it; nothing where the server does not know the job, and then what is here stands
+   */
+  async part(log: JobEvent[]): Promise<void> {
+    this.isMissing = log.length === 0
+    if (this.isMissing) return
+    const held = new Map([...this.beyond, ...this.recorded].map(event => [event.id, event]))
+    await this.keep.part(this.jobId, log, notIn(log, [...held.values()]))
+    await this.read()
+    await this.letSettledGo(log)
+  }
+
+  /** Whether what the server has no more follows on what it has, with nothing in between. */
+  get followsOn(): boolean {
+    return [...this.recorded, ...this.beyond].every((event, index) => event.seq === index + 1)
+  }
+
+  /** Puts what the server has no more before all that waits, to be judged anew. */
+  async rejoin(): Promise<void> {
+    const { clockOffMs } = this.actor()
+    await this.keep.rejoin(
+      this.jobId,
+      notIn(this.recorded, this.beyond).map(event => actAgain(event, clockOffMs)),
+    )
+    await this.read()
+  }
+
+  /** Forgets what the server has no more. */
+  async letGo(): Promise<void> {
+    await this.keep.rejoin(this.jobId, [])
+    await this.read()
+  }
+
+  /** Puts what this page holds on the disk again, after that was cleared away. */
+  async keepAgain(): Promise<void> {
+    await this.keep.record(this.jobId, [...this.recorded])
+    const there = new Set((await this.keep.waiting(this.jobId)).map(({ id }) => id))
+    await this.keep.add(this.waiting.filter(({ id }) => !there.has(id)))
+  }
+
+  /** What others have set aside waits no more, nor do notes that say the same. */
+  private async letSettledGo(events: readonly JobEvent[]): Promise<void> {
+    const aside = new Set(events.flatMap(event => actsAside(event)))
+    if (aside.size === 0) return
+    const settled = this.waiting.filter(act => aside.has(act.id) || actsAside(act).some(id => aside.has(id)))
+    if (settled.length > 0) await this.drop(settled)
+  }
+
+  /** Whether the server has given a number to another event than this device heard of: its log went another way. */
+  conflictsWith(events: JobEvent[]): boolean {
+    const here = new Map(this.recorded.map(event => [event.seq, event.id]))
+    return events.some(({ seq, id }) => here.has(seq) && here.get(seq) !== id)
   }
 
   /** Lets go of acts in whose place the server has put others. */
@@ -134,12 +203,14 @@ export class DeviceJob {
   /** Writes down, in the place of an act that waits, that it cannot count. @returns `false` where it is such a note itself */
   async setAside(act: WaitingAct, reason: string): Promise<boolean> {
     if (act.type === 'act-set-aside') return false
+    // Another device that held it, too, was quicker.
+    if (!this.waiting.some(({ id }) => id === act.id)) return true
     // There is no log yet to set it aside in: the reason stays with it until it is asked again.
     if (act.by?.opens) {
       await this.askElse({ ...act.by, refusal: reason })
       return true
     }
-    const { deviceId, now, newId, personId } = this.actor()
+    const { deviceId, now, newId, personId, clockOffMs } = this.actor()
     const note = {
       id: newId(),
       jobId: this.jobId,
@@ -149,7 +220,8 @@ export class DeviceJob {
       personId: act.personId || personId,
       type: 'act-set-aside',
       payload: uncounted(reduceJob([...this.recorded]), inBrief(act), reason),
-    } satisfies JobEvent<'act-set-aside'>
+      ...(clockOffMs ? { clockOffMs } : {}),
+    } satisfies WaitingAct
     await this.keep.replace(act.id, note)
     this.hold(
       this.recorded,
@@ -161,6 +233,24 @@ export class DeviceJob {
 
 /** What an act says, without what the server would work out again. */
 function inBrief(act: WaitingAct): JobEvent {
-  const { by, ...said } = act
+  const { by, clockOffMs: _clockOffMs, ...said } = act
   return by ? ({ ...said, payload: { options: by.posts.at(-1)!.body.options } } as unknown as JobEvent) : said
+}
+
+/** The events that a log has neither in it nor set aside. */
+function notIn(log: readonly JobEvent[], events: readonly JobEvent[]): JobEvent[] {
+  const there = new Set(log.flatMap(event => [event.id, ...actsAside(event)]))
+  return events.filter(event => ![event.id, ...actsAside(event)].some(id => there.has(id)))
+}
+
+/** The act that a note in the log says does not count. */
+const actsAside = ({ type, payload }: JobEvent): string[] =>
+  type === 'act-set-aside' ? [(payload as EventPayloads['act-set-aside']).act.id] : []
+
+/** The part of an address that asks for what follows on the last event up to which everything is recorded here. */
+export function afterLast({ recorded }: DeviceJob): string {
+  // An act may have got its number before what others did meanwhile was heard of.
+  const gap = recorded.findIndex((event, index) => event.seq !== index + 1)
+  const last = recorded.at(gap < 0 ? -1 : gap - 1)
+  return last && gap !== 0 ? `?after=${last.seq}&last=${last.id}` : '?after=0'
 }

@@ -27,6 +27,7 @@ describe('an answer to a posting', () => {
   })
   it('wants a sign-in, or is odd', () => {
     expect(readAnswer(401, '<html></html>')).toEqual({ kind: 'sign-in' })
+    expect(readAnswer(426, no('events[0].id'))).toEqual({ kind: 'outdated' })
     expect(readAnswer(500, '{}')).toEqual({ kind: 'odd', status: 500 })
     expect(readAnswer(413, '{"statusCode":413}')).toEqual({ kind: 'odd', status: 413 })
     expect(readAnswer(302, '{}')).toEqual({ kind: 'nobody' })

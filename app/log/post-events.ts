@@ -1,11 +1,13 @@
 import type { Issue } from '../../contracts/answers'
 import type { PostedEvents } from '../../contracts/events'
-import type { JobEvent } from '../../core/job'
-import type { Asked } from './waiting-act'
+import { NOT_UNDERSTOOD } from '../../contracts/version'
+import { contractHeaders, hearContract } from '../device/version-gap'
+import { saidBy } from './waiting-act'
+import type { Asked, WaitingAct } from './waiting-act'
 
 /**
  * What became of a posting. Only the judge's own no, which names the act and says why, is one (`judged`);
- * whatever else comes back leaves the acts where they are: nobody was there (`nobody`), a sign-in is wanted (`sign-in`),
+ * whatever else comes back leaves the acts where they are: nobody was there (`nobody`), a sign-in is wanted (`sign-in`), it is of an Eldrin that does not understand this one (`outdated`),
  * or something answered that may be about the acts themselves (`odd`). What was asked for acts came `through`.
  */
 export type PostResult =
@@ -14,6 +16,7 @@ export type PostResult =
   | { kind: 'judged'; index: number; reason: string }
   | { kind: 'nobody' }
   | { kind: 'sign-in' }
+  | { kind: 'outdated' }
   | { kind: 'odd'; status: number }
 
 const PATIENCE_MS = 10_000
@@ -24,11 +27,14 @@ const NOT_NOW = new Set([403, 404, 408, 421, 425, 429, 502, 503, 504])
 const JUDGES = new Set([409, 422])
 
 /** Posts acts of one job. */
-export function postEvents(jobId: string, events: JobEvent[]): Promise<PostResult> {
+export function postEvents(jobId: string, acts: WaitingAct[]): Promise<PostResult> {
   return post(
     `/api/jobs/${jobId}/events`,
     {
-      events: events.map(({ jobId: _jobId, seq: _seq, saidAt: _saidAt, ...event }) => event),
+      events: acts.map(({ jobId: _jobId, seq: _seq, saidAt: _saidAt, clockOffMs, ...act }) => ({
+        ...act,
+        deviceTime: saidBy({ deviceTime: act.deviceTime, ...(clockOffMs ? { clockOffMs } : {}) }),
+      })),
       sentAt: new Date().toISOString(),
     },
     readAnswer,
@@ -54,10 +60,11 @@ async function post(
   try {
     const response = await fetch(path, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', ...contractHeaders },
       body: JSON.stringify(body),
       signal: AbortSignal.timeout(patienceMs),
     })
+    hearContract(response)
     return means(response.status, await response.text())
   } catch {
     return { kind: 'nobody' }
@@ -90,6 +97,7 @@ function read(
   means: { yes: (body: object) => PostResult | null; no: (issue: Issue) => PostResult | null },
 ): PostResult {
   if (status === 401) return { kind: 'sign-in' }
+  if (status === NOT_UNDERSTOOD) return { kind: 'outdated' }
   let body: { data?: { issues?: Issue[] } } | null
   try {
     body = JSON.parse(text) as typeof body

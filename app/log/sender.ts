@@ -1,9 +1,10 @@
 import type { JobEvent } from '../../core/job'
 import type { PostResult } from './post-events'
+import { saidBy } from './waiting-act'
 import type { WaitingAct } from './waiting-act'
 
-/** How sending stands: nothing waits, it is on its way, nobody answers, somebody has to sign in, or the server does not take the car in. */
-export type Standing = 'sent' | 'sending' | 'offline' | 'sign-in' | 'refused'
+/** How sending stands: nothing waits, it is on its way, nobody answers, somebody has to sign in, the server is of another Eldrin, or it does not take the car in. */
+export type Standing = 'sent' | 'sending' | 'offline' | 'sign-in' | 'outdated' | 'refused'
 
 export interface SenderHooks {
   /** What waits, in the order it was done, as the device keeps it. */
@@ -82,7 +83,7 @@ export class Sender {
         await this.setAside(batch[0]!, `The server does not take it (${result.status}).`)
         continue
       }
-      this.hooks.stands(result.kind === 'sign-in' ? 'sign-in' : 'offline')
+      this.hooks.stands(result.kind === 'sign-in' || result.kind === 'outdated' ? result.kind : 'offline')
       await this.sleep(pause)
       pause = Math.min(pause * 2, LONGEST_PAUSE_MS)
     }
@@ -115,9 +116,13 @@ export class Sender {
 }
 
 /** The acts of a batch as the server has them now. */
-function numbered(batch: JobEvent[], accepted: { id: string; seq: number }[]): JobEvent[] {
+function numbered(batch: WaitingAct[], accepted: { id: string; seq: number }[]): JobEvent[] {
   const answers = new Map(accepted.map(answer => [answer.id, answer]))
-  return batch.flatMap(act => (answers.has(act.id) ? [{ ...act, ...answers.get(act.id)! } as JobEvent] : []))
+  return batch.flatMap(act => {
+    const { clockOffMs: _clockOffMs, ...said } = act
+    const answer = answers.get(act.id)
+    return answer ? [{ ...said, deviceTime: saidBy(act), ...answer } as JobEvent] : []
+  })
 }
 
 /** As many acts from the front as go into one posting; one at least. What the server is asked for goes by itself. */

@@ -12,4 +12,12 @@ export interface Asked {
 }
 
 /** An act that waits on this device to be sent. */
-export type WaitingAct = JobEvent & { by?: Asked }
+export type WaitingAct = JobEvent & {
+  by?: Asked
+  /** What was added to this device's clock when it was done, ms; left out where nothing was. */
+  clockOffMs?: number
+}
+
+/** What this device's own clock said at an act, ISO 8601. */
+export const saidBy = ({ deviceTime, clockOffMs = 0 }: Pick<WaitingAct, 'deviceTime' | 'clockOffMs'>): string =>
+  clockOffMs === 0 ? deviceTime : new Date(Date.parse(deviceTime) - clockOffMs).toISOString()

@@ -18,6 +18,7 @@ const closed = computed(() => (yard.jobs ?? []).filter(job => job.status === 'cl
         The server did not answer{{ yard.jobs ? '; this is how it stood last' : '' }}.
         <button class="font-semibold underline" @click="yard.load()">Try again</button>
       </p>
+      <YardWaits />
       <p v-if="!yard.jobs && !yard.failed" class="mt-3" role="status">Fetching the jobs</p>
       <div v-else-if="yard.jobs && open.length === 0" class="mt-6">
         <p class="text-lg">No car is waiting.</p>

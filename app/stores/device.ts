@@ -1,7 +1,10 @@
 import { defineStore } from 'pinia'
-import { thisKeep } from '../device/open-keep'
+import { clockOffMs, nowIso } from '../device/clock'
+import { isMissingThere, isParted } from '../device/parted'
+import { onTaken, thisKeep } from '../device/open-keep'
 import { openTabs } from '../device/tabs'
-import { DeviceJob } from '../log/device-job'
+import { isOfTheServer } from '../device/fetch-kept'
+import { afterLast, DeviceJob } from '../log/device-job'
 import { deviceId, newId } from '../log/ids'
 import { postAsked, postEvents } from '../log/post-events'
 import { Sender } from '../log/sender'
@@ -20,6 +23,7 @@ export const useDeviceStore = defineStore('device', () => {
   const standings = shallowReactive(new Map<string, Standing>())
   /** Job → when this device last heard of it from the server, ISO 8601. */
   const heardAt = shallowReactive(new Map<string, string>())
+  const heardOfAnother = new Set<() => void>()
   const tabs = openTabs<Standing>(
     ({ jobId, standing }) => {
       if (standing) standings.set(jobId, standing)
@@ -36,7 +40,8 @@ export const useDeviceStore = defineStore('device', () => {
       const job = new DeviceJob(jobId, keep, () => ({
         personId: garage.personId,
         deviceId: deviceId(),
-        now: () => new Date().toISOString(),
+        now: nowIso,
+        clockOffMs: clockOffMs(),
         newId,
       }))
       await job.read()
@@ -60,23 +65,68 @@ export const useDeviceStore = defineStore('device', () => {
     await job?.read()
     bump(jobId)
     send(jobId)
+    heardOfAnother.forEach(hear => hear())
   }
 
   function heard(jobId: string) {
-    heardAt.set(jobId, new Date().toISOString())
+    heardAt.set(jobId, nowIso())
   }
 
   /** Keeps what is in the server's log. */
   async function record(jobId: string, events: JobEvent[]): Promise<void> {
     heard(jobId)
     const job = await hold(jobId)
-    if (await job.record(events)) changed(jobId)
+    if (job.conflictsWith(events)) await part(job)
+    else if (await job.record(events)) changed(jobId)
   }
 
   /** Fetches what was added to the log since this device last heard of it. */
   async function refresh(jobId: string): Promise<void> {
-    const { recorded } = await hold(jobId)
-    await record(jobId, await $fetch<JobEvent[]>(`/api/jobs/${jobId}/events?after=${recorded.at(-1)?.seq ?? 0}`))
+    const job = await hold(jobId)
+    const last = job.recorded.at(-1)
+    try {
+      await record(jobId, await $fetch<JobEvent[]>(`/api/jobs/${jobId}/events${afterLast(job)}`))
+    } catch (error) {
+      if (!last || !isParted(error)) throw error
+      await part(job)
+    }
+  }
+
+  /** Takes the server's log for this device's own: it goes another way than what was recorded here. */
+  async function part(job: DeviceJob): Promise<void> {
+    const log = await $fetch<JobEvent[]>(`/api/jobs/${job.jobId}/events?after=0`).catch((error: unknown) => {
+      if (isMissingThere(error)) return []
+      throw error
+    })
+    await job.part(log)
+    changed(job.jobId)
+  }
+
+  /** Gives the server what it has no more: the log itself where that follows on the server's own, else act by act, judged anew. @throws what the server refuses */
+  async function giveBack(jobId: string): Promise<void> {
+    const job = await hold(jobId)
+    if (job.isMissing || job.followsOn) {
+      const { exportJob } = await import('../../core/formats/job-file')
+      const body = exportJob([...job.recorded, ...job.beyond], garage.garage!.people, nowIso())
+      const isTaken = await $fetch('/api/imports', { method: 'POST', body }).then(
+        () => true,
+        (error: unknown) => {
+          if (job.isMissing || !isOfTheServer(error)) throw error
+          return false
+        },
+      )
+      if (isTaken) return part(job)
+    }
+    await job.rejoin()
+    changed(jobId)
+    send(jobId)
+  }
+
+  /** Leaves out what the server has no more. */
+  async function letGo(jobId: string): Promise<void> {
+    const job = await hold(jobId)
+    await job.letGo()
+    changed(jobId)
   }
 
   /**
@@ -153,6 +203,13 @@ export const useDeviceStore = defineStore('device', () => {
     changed(jobId)
     send(jobId)
   }
+  /** The jobs of which something waits, and how much. */
+  async function jobsWaiting(): Promise<{ jobId: string; count: number }[]> {
+    const keep = await keeping
+    return Promise.all(
+      (await keep.jobsWaiting()).map(async jobId => ({ jobId, count: (await keep.waiting(jobId)).length })),
+    )
+  }
   /** The jobs taken in on this device that the server has not heard of. */
   async function takenInHere(): Promise<DeviceJob[]> {
     const jobs = await Promise.all((await (await keeping).jobsWaiting()).map(hold))
@@ -167,8 +224,20 @@ export const useDeviceStore = defineStore('device', () => {
     void navigator.storage?.persist?.().catch(() => {})
   }
 
+  onTaken(() => {
+    for (const opening of held.values()) void opening.then(job => job.keepAgain())
+  })
+
   return {
+    /** Whether this tab is the one that sends. */
+    isSender: () => tabs.isSender(),
+    /** Tells the other tabs that something of a job has changed. */
+    tell: (jobId: string) => tabs.tell({ jobId }),
+    /** Calls back when another tab has told so. */
+    onTold: (hear: () => void) => void heardOfAnother.add(hear),
     hold,
+    giveBack,
+    letGo,
     versionOf,
     standingOf,
     heardAt,
@@ -178,6 +247,7 @@ export const useDeviceStore = defineStore('device', () => {
     act,
     send,
     askElse,
+    jobsWaiting,
     takenInHere,
   }
 })

@@ -6,11 +6,12 @@ import { TestLog } from '../../tests/support/job-log'
 import { coverAndPart } from '../../tests/support/small-pack'
 import { memoryKeep } from '../device/memory-keep'
 import { useDeviceStore } from './device'
+import { useErrandsStore } from './errands'
 import { useJobStore } from './job'
 import { useMessages } from './messages'
 
 const disk = vi.hoisted(() => ({ keep: null as unknown }))
-vi.mock('../device/open-keep', () => ({ thisKeep: async () => disk.keep }))
+vi.mock('../device/open-keep', () => ({ thisKeep: async () => disk.keep, onTaken: () => {} }))
 
 /** The server's side of a job: its log, and what it was sent. */
 class Server {
@@ -69,11 +70,13 @@ beforeEach(() => {
       constructor() {
         server.streams.push(this)
       }
+      addEventListener() {}
       close() {}
     },
   )
   vi.stubGlobal('useMessages', useMessages)
   vi.stubGlobal('useDeviceStore', useDeviceStore)
+  vi.stubGlobal('useErrandsStore', useErrandsStore)
   vi.stubGlobal('useGarageStore', () => ({ personId: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002' }))
 })
 afterEach(() => {

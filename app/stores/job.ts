@@ -1,6 +1,9 @@
 import { defineStore } from 'pinia'
-import { keepLastJob } from '../device/last-job'
+import { nowMs } from '../device/clock'
+import { keepOpened } from '../device/last-job'
 import { follow } from '../links/follow'
+import { CONTRACT } from '../../contracts/version'
+import { afterLast } from '../log/device-job'
 import type { DeviceJob } from '../log/device-job'
 import type { Asked, WaitingAct } from '../log/waiting-act'
 import { describeEvent, lastUndoable, reduceJob } from '../../core/job'
@@ -11,6 +14,7 @@ export const useJobStore = defineStore('job', () => {
   const device = useDeviceStore()
   const garage = useGarageStore()
   const messages = useMessages()
+  const errands = useErrandsStore()
   const jobId = ref('')
   const held = shallowRef<DeviceJob | null>(null)
   const connected = ref(true)
@@ -30,6 +34,11 @@ export const useJobStore = defineStore('job', () => {
     void version.value
     return held.value?.waiting.find(act => act.by?.opens)?.by ?? null
   })
+  /** What the server had of this job and has no more. */
+  const beyond = computed(() => {
+    void version.value
+    return { events: held.value?.beyond ?? [], isMissing: held.value?.isMissing ?? false }
+  })
   const standing = computed(() => device.standingOf(jobId.value))
   const state = computed(() => reduceJob(log.value))
   /** The state with what is on its way to the disk, for who goes on with what was just done before anybody sees it. */
@@ -45,17 +54,21 @@ export const useJobStore = defineStore('job', () => {
     if (job.log.length === 0) await device.refresh(id)
     jobId.value = id
     held.value = job
-    keepLastJob(id)
+    keepOpened(id, nowMs())
     device.send(id)
     unfollow = follow(
-      () => `/api/jobs/${id}/stream?after=${job.recorded.at(-1)?.seq ?? 0}`,
+      () => `/api/jobs/${id}/stream${job.isMissing ? '?after=0' : afterLast(job)}&contract=${CONTRACT}`,
       data => void device.record(id, [JSON.parse(data) as JobEvent]),
       isConnected => {
         connected.value = isConnected
         if (!isConnected) return
         device.heard(id)
         device.send(id)
+        void errands.run()
+        // It may be back, or be gone for good.
+        if (job.isMissing) void device.refresh(id).catch(() => {})
       },
+      () => device.refresh(id),
     )
   }
 
@@ -100,5 +113,21 @@ export const useJobStore = defineStore('job', () => {
     if (write('undone', { eventId: last.id })) messages.say(`Undone: ${what}${whose}`)
   }
 
-  return { jobId, state, ahead, log, pending, opening, standing, connected, open, close, refresh, write, attempt, undo }
+  return {
+    jobId,
+    state,
+    ahead,
+    log,
+    pending,
+    opening,
+    beyond,
+    standing,
+    connected,
+    open,
+    close,
+    refresh,
+    write,
+    attempt,
+    undo,
+  }
 })

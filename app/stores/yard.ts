@@ -1,14 +1,18 @@
 import { defineStore } from 'pinia'
+import { CONTRACT } from '../../contracts/version'
 import { reduceJob, summarise } from '../../core/job'
 import type { JobSummary } from '../../core/job'
 import { follow } from '../links/follow'
-import { fetchKept } from '../device/fetch-kept'
+import { fetchKept, keptWithTime } from '../device/fetch-kept'
 
 /** The jobs of the garage, one line each, kept current by the server's stream. */
 export const useYardStore = defineStore('yard', () => {
   const device = useDeviceStore()
+  const errands = useErrandsStore()
   const jobs = shallowRef<JobSummary[] | null>(null)
   const failed = ref(false)
+  /** When the server told of the lines that are shown, ISO 8601. */
+  const asOf = ref<string | null>(null)
   const connected = ref(false)
 
   async function load() {
@@ -16,6 +20,7 @@ export const useYardStore = defineStore('yard', () => {
       const known = await fetchKept<JobSummary[]>('/api/jobs')
       const here = (await device.takenInHere()).filter(({ jobId }) => !known.some(job => job.jobId === jobId))
       jobs.value = [...known, ...here.map(({ log }) => summarise(reduceJob(log)))]
+      asOf.value = (await keptWithTime('/api/jobs'))?.at ?? null
       failed.value = false
     } catch {
       failed.value = true
@@ -31,13 +36,16 @@ export const useYardStore = defineStore('yard', () => {
   function watchYard(): () => void {
     void load()
     return follow(
-      () => '/api/stream',
+      () => `/api/stream?contract=${CONTRACT}`,
       () => void load(),
       isConnected => {
-        if (isConnected && !connected.value) void load()
+        if (isConnected && !connected.value) {
+          void load()
+          void errands.run()
+        }
         connected.value = isConnected
       },
     )
   }
-  return { jobs, failed, connected, load, show, watchYard }
+  return { jobs, failed, asOf, connected, load, show, watchYard }
 })

@@ -1,8 +1,9 @@
+import { nowDate } from '../device/clock'
 import { isSameDay, isTomorrow, isYesterday } from 'date-fns'
 import { clockText, dayText, weekdayText } from './dates'
 
 /** A moment as short as it can be said today: `16:40`, `tomorrow 09:10`, `Thu 3 Dec 11:00`. */
-export function momentText(moment: Date | string, now = new Date()): string {
+export function momentText(moment: Date | string, now = nowDate()): string {
   const date = new Date(moment)
   const time = clockText(date)
   if (isSameDay(date, now)) return time

@@ -1,6 +1,7 @@
 import { book } from './chapters'
 import type { JobEvent, JobState } from './chapters'
 import { admitEvent } from './log/admit'
+import { refuse } from './log/chapter'
 import type { Refusal } from './log/chapter'
 import { applyEvent as applyToState, reduceLog } from './log/reduce'
 import { describeEvent as describe, lastUndoable as lastUndoableOf } from './log/undo'
@@ -23,7 +24,11 @@ export const applyEvent = (state: JobState, event: JobEvent): void => applyToSta
  * @returns `null` when it may, else the field at fault and the reason
  */
 export const admit = (state: JobState, event: JobEvent, log: JobEvent[]): Refusal | null =>
-  admitEvent(book, state, event, log)
+  isSetAside(state, event.id) ?? admitEvent(book, state, event, log)
+
+/** An act counts or is set aside, whoever brings it once more. */
+const isSetAside = ({ aside }: JobState, actId: string): Refusal | null =>
+  aside.some(({ act }) => act.id === actId) ? refuse('id', 'This act is set aside already.') : null
 
 /** The last act that can be undone, or `null`. Given first in the log and still counting. */
 export const lastUndoable = (events: JobEvent[]): JobEvent | null => lastUndoableOf(book, events)

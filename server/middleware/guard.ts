@@ -1,5 +1,6 @@
-import { defineEventHandler } from 'h3'
+import { defineEventHandler, getQuery, setResponseHeader } from 'h3'
 import type { H3Event } from 'h3'
+import { CONTRACT, CONTRACT_HEADER, NOT_UNDERSTOOD, understands } from '../../contracts/version'
 import { Refused } from '../refused'
 import { answerTo } from '../utils/route'
 
@@ -20,6 +21,7 @@ export default defineEventHandler(event => {
     wantOwnHost(event)
     wantReadablePath(event)
     if (!CHANGES_NOTHING.has(event.method)) wantOwnPage(event)
+    wantUnderstood(event)
   } catch (error) {
     throw answerTo(event, error)
   }
@@ -65,6 +67,19 @@ function wantOwnPage(event: H3Event): void {
   const hasBody = chunked !== undefined || Number(length ?? 0) > 0
   if (hasBody && !/^application\/json\b/i.test(type ?? ''))
     throw new Refused(415, [{ path: 'content-type', reason: 'JSON is wanted here.' }])
+}
+
+/** A page of another Eldrin may mean something else by the same words. Who does not say which it is, is taken for one of today. */
+function wantUnderstood(event: H3Event): void {
+  if (!event.path.startsWith('/api/')) return
+  const said = event.node.req.headers[CONTRACT_HEADER] ?? getQuery(event).contract
+  if (said === undefined || understands(CONTRACT, Number(said))) return
+  setResponseHeader(event, CONTRACT_HEADER, String(CONTRACT))
+  const reason =
+    Number(said) > CONTRACT
+      ? 'This server has an older Eldrin than the page.'
+      : 'This server has a newer Eldrin than the page.'
+  throw new Refused(NOT_UNDERSTOOD, [{ path: 'contract', reason }])
 }
 
 /** What a GET would answer, without its body: Node sends none to who asks so. */

@@ -3,7 +3,8 @@ import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { demoPeople } from '../../server/demo/garage'
 import { DemoMechanic } from '../../server/demo/play'
 import { appendEvents } from '../../server/jobs/append'
-import { garageId } from '../support/requests'
+import { garageId, personId } from '../support/requests'
+import { setBack } from '../support/set-back'
 import { settled, test, view } from './fixture'
 import type { Stage } from './fixture'
 import { doStep } from './mechanic'
@@ -203,5 +204,180 @@ test('the office calls the job off over thirty acts done without signal: all thi
   await expect(page.getByRole('heading', { name: 'Settled' })).toBeVisible()
   await settled(page)
   expect(Object.keys((await stage.state(jobId)).done)).toHaveLength(15)
+  await context.close()
+})
+
+test('after the records were set back, a device says what it holds beyond them and gives it back as it was', async ({
+  browser,
+  stage,
+}) => {
+  const { jobId, context, page } = await atWork(browser, stage)
+  await doOne(page)
+  const step = await doOne(page)
+  await note(page, 'lost there')
+  await settled(page)
+  const log = await stage.events(jobId)
+  await setBack(stage.database, jobId, log.length - 2)
+  await page.reload()
+  const parted = page.getByTestId('log-parted')
+  await expect(parted).toContainText('This device holds 2 acts that they have no more.')
+  await expect(parted.getByRole('listitem')).toHaveCount(2)
+  await expect(title(page)).toHaveText(step)
+  await parted.getByRole('button', { name: 'Leave it out', exact: true }).click()
+  await parted.getByRole('button', { name: 'Keep it for now' }).click()
+  await parted.getByRole('button', { name: 'Give it to the server' }).click()
+  await expect(parted).toHaveCount(0)
+  await expect(title(page)).not.toHaveText(step)
+  expect((await stage.events(jobId)).map(({ id, seq }) => [id, seq])).toEqual(log.map(({ id, seq }) => [id, seq]))
+
+  // The job as a whole is gone: all of it is given back.
+  await setBack(stage.database, jobId, 0)
+  await page.reload()
+  await expect(parted).toContainText('The server does not know this job any more.')
+  await expect(title(page)).not.toHaveText(step)
+  await parted.getByRole('button', { name: 'Give it to the server' }).click()
+  await expect(parted).toHaveCount(0)
+  expect((await stage.events(jobId)).map(({ id }) => id)).toEqual(log.map(({ id }) => id))
+  await note(page, 'and on')
+  await settled(page)
+  expect((await stage.state(jobId)).notes.map(entry => entry.text)).toEqual(['before', 'lost there', 'and on'])
+  await context.close()
+})
+
+test('where others went on since the records were set back, what a device holds beyond them is judged anew', async ({
+  browser,
+  stage,
+}) => {
+  const { jobId, context, page } = await atWork(browser, stage)
+  const kept = (await stage.events(jobId)).length
+  const step = await doOne(page)
+  await note(page, 'lost there')
+  await settled(page)
+  const before = await stage.state(jobId)
+  await setBack(stage.database, jobId, kept)
+  // Somebody else did the same step meanwhile.
+  const other = new DemoMechanic(await stage.events(jobId), demoPeople[1]!.id, Date.now())
+  const [stepId] = Object.keys(before.done)
+  await appendEvents(stage.database.db, garageId, jobId, other.write('step-done', { stepId: stepId! }).events)
+  await page.reload()
+  await expect(page.getByTestId('log-parted')).toContainText('2 acts')
+  await page.getByRole('button', { name: 'Give it to the server' }).click()
+  await expect(page.getByTestId('log-parted')).toHaveCount(0)
+  await settled(page)
+  const state = await stage.state(jobId)
+  expect(state.notes.map(entry => entry.text)).toEqual(['before', 'lost there'])
+  expect(state.aside.map(({ act, ended }) => [act.type, ended?.how])).toEqual([['step-done', 'settled']])
+  expect(step).not.toBe('')
+  await context.close()
+})
+
+test('what only the server can do waits in a list that can be seen, and is done when there is signal', async ({
+  browser,
+  stage,
+}) => {
+  const jobId = await stage.openJob()
+  const context = await browser.newContext()
+  const page = await context.newPage()
+  await view(page, stage, jobId, 'prove/break-in')
+  await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible()
+  await away(context)
+  await page.getByRole('button', { name: 'Make a link' }).click()
+  await expect(page.getByText('The link is made as soon as there is signal.')).toBeVisible()
+  await page.getByTestId('sent-mark').click()
+  await expect(page.getByTestId('errand')).toContainText('Make the customer’s link')
+  await page.goto(`${stage.app.base}/`)
+  await expect(page.getByTestId('yard-waits')).toContainText('No word from the server')
+  await expect(page.getByTestId('errand')).toContainText('Make the customer’s link')
+  await back(context)
+  await expect(page.getByTestId('errand')).toHaveCount(0)
+  await view(page, stage, jobId, 'prove/break-in')
+  await expect(page.getByTestId('share-link')).toBeVisible()
+  await context.close()
+})
+
+test('a clock that is three hours wrong breaks neither timer nor order, and both times are kept', async ({
+  browser,
+  stage,
+}) => {
+  const jobId = await stage.openJob()
+  const context = await browser.newContext()
+  await context.addInitScript(() => {
+    const Real = Date
+    const wrongMs = 3 * 3_600_000
+    globalThis.Date = class extends Real {
+      constructor(...given: [number]) {
+        if (given.length > 0) super(...given)
+        else super(Real.now() - wrongMs)
+      }
+      static override now() {
+        return Real.now() - wrongMs
+      }
+    } as DateConstructor
+  })
+  const page = await context.newPage()
+  await view(page, stage, jobId, 'work')
+  await expect.poll(() => page.evaluate(() => localStorage.getItem('eldrin-clock-off'))).not.toBeNull()
+  const other = new DemoMechanic(await stage.events(jobId), personId, Date.now())
+  const step = (await stage.state(jobId)).plan!.order[0]!
+  await appendEvents(stage.database.db, garageId, jobId, other.write('timer-started', { stepId: step }).events)
+  // Begun by a clock that is right, it has run for moments and not for three hours less.
+  await expect(page.getByRole('button', { name: /Stop timer/ })).toHaveText(/^\s*00:\d\d Stop timer/)
+  await away(context)
+  await note(page, 'without signal')
+  await expect(page.getByTestId('waits')).toContainText('1 waiting')
+  await back(context)
+  await settled(page)
+  const [event] = (await stage.events(jobId)).slice(-1)
+  expect(Math.abs(Date.now() - Date.parse(event!.deviceTime))).toBeLessThan(120_000)
+  expect(Date.parse(event!.deviceTime) - Date.parse(event!.saidAt!)).toBeGreaterThan(2.9 * 3_600_000)
+  await context.close()
+})
+
+test('a store that the browser clears away while Eldrin is open is filled again; one that it cleared before begins with what the server has', async ({
+  browser,
+  stage,
+}) => {
+  const { jobId, context, page } = await atWork(browser, stage)
+  const session = await context.newCDPSession(page)
+  const clear = () =>
+    session.send('Storage.clearDataForOrigin', { origin: stage.app.base, storageTypes: 'indexeddb,local_storage' })
+  await away(context)
+  await note(page, 'not sent yet')
+  await expect(page.getByTestId('waits')).toContainText('1 waiting')
+  await clear()
+  await doOne(page)
+  await expect(page.getByTestId('waits')).toContainText('2 waiting')
+  await page.reload()
+  await expect(page.getByTestId('waits')).toContainText('2 waiting')
+  await back(context)
+  await settled(page)
+  await page.goto('about:blank')
+  await clear()
+  await view(page, stage, jobId, 'work')
+  await settled(page)
+  const { notes, done } = await stage.state(jobId)
+  expect([notes.map(entry => entry.text), Object.keys(done).length]).toEqual([['before', 'not sent yet'], 1])
+  await context.close()
+})
+
+test('a server of another Eldrin takes nothing and loses nothing, and the page says so', async ({ browser, stage }) => {
+  const { jobId, context, page } = await atWork(browser, stage)
+  const contract = 'x-eldrin-contract'
+  const other = (number: string) =>
+    context.route('**/api/**', route =>
+      route.fulfill({ status: 426, headers: { [contract]: number }, json: { data: { issues: [] } } }),
+    )
+  await other('99')
+  await note(page, 'while they differed')
+  await expect(page.getByTestId('sent-mark')).toContainText('Another Eldrin on the server')
+  await expect(page.getByTestId('new-version')).toContainText('The server has a newer Eldrin')
+  await expect(page.getByRole('button', { name: 'Fetch it' })).toBeVisible()
+  await context.unroute('**/api/**')
+  await other('-1')
+  await expect(page.getByTestId('new-version')).toContainText('an older Eldrin')
+  await context.unroute('**/api/**')
+  await settled(page)
+  await expect(page.getByTestId('new-version')).toHaveCount(0)
+  expect((await stage.state(jobId)).notes.map(entry => entry.text)).toEqual(['before', 'while they differed'])
   await context.close()
 })

@@ -22,12 +22,13 @@ const happening = fc.record({
     { weight: 4, arbitrary: fc.record({ way: fc.constantFrom(...ways) }) },
     { weight: 3, arbitrary: fc.record({ from: fc.nat(40), length: fc.nat(40) }) },
     { weight: 2, arbitrary: fc.constant({ restart: true as const }) },
+    { weight: 1, arbitrary: fc.record({ setBack: fc.integer({ min: 1, max: 12 }) }) },
   ),
 })
 
 /**
  * Random acts on up to four devices and the server, with any interleaving of offline, crash, restart, lost answers, doubled and
- * reordered deliveries. At the end everybody has signal: all are in one state, every act is in the log or set aside, none twice.
+ * reordered deliveries, and the server's records set back to an earlier moment. At the end everybody has signal: all are in one state, every act is in the log or set aside, none twice.
  * @param opened the log of a job that was just opened
  */
 export async function proveMerging(opened: JobEvent[], runs: number, seed?: number): Promise<Tally> {
@@ -48,10 +49,15 @@ export async function proveMerging(opened: JobEvent[], runs: number, seed?: numb
           const device = devices[index % count]!
           if ('deed' in what) await device.act(what.deed, what.pick)
           else if ('way' in what) await device.send(what.way)
+          else if ('setBack' in what) server.setBack(what.setBack)
           else if ('from' in what) await device.hear(what.from, what.from + what.length)
           else await device.start()
         }
-        for (const device of devices) await device.send('there and back')
+        for (let round = 0; round < 2; round++)
+          for (const device of devices) {
+            await device.giveBack()
+            await device.send('there and back')
+          }
         for (const device of devices) await device.hear(0, server.log.length)
         check(server, devices)
         tally.acts += devices.reduce((sum, device) => sum + device.done.length, 0)

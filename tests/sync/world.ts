@@ -2,7 +2,7 @@ import { admit, applyEvent, lastUndoable, reduceJob, stepsLeft } from '../../cor
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import { memoryKeep } from '../../app/device/memory-keep'
 import type { Keep } from '../../app/device/keep'
-import { DeviceJob } from '../../app/log/device-job'
+import { afterLast, DeviceJob } from '../../app/log/device-job'
 import type { PostResult } from '../../app/log/post-events'
 import { Sender } from '../../app/log/sender'
 
@@ -27,9 +27,14 @@ class Ended extends Error {}
 
 /** The server of one job: its log, judged as the real one does. */
 export class ModelServer {
-  private state: JobState
+  private readonly opening: number
   constructor(readonly log: JobEvent[]) {
-    this.state = reduceJob(log)
+    this.opening = log.length
+  }
+
+  /** Its records are set back to an earlier moment, as from a backup; the job is still there. */
+  setBack(by: number): void {
+    this.log.length = Math.max(this.opening, this.log.length - by)
   }
 
   post(acts: JobEvent[]): PostResult {
@@ -82,13 +87,13 @@ export class ModelDevice {
       newId: () => `${this.name}-${++this.count}`,
     }))
     const sender = new Sender({
-      waiting: async () => job.waiting as JobEvent[],
+      waiting: async () => [...job.waiting],
       post: async acts => this.post(acts),
       // What is asked of the server is not played here.
       through: async () => false,
-      taken: events => job.record(events),
+      taken: events => this.record(events),
       setAside: async (act, reason) => {
-        await job.record(this.server.log)
+        await this.hear(0, this.server.log.length)
         return job.setAside(act, reason)
       },
       isWell: async () => true,
@@ -134,7 +139,21 @@ export class ModelDevice {
 
   /** Hears a part of the log, maybe once more what it heard before. */
   async hear(from: number, to: number): Promise<void> {
-    await this.job.record(this.server.log.slice(from, to))
+    await this.record(this.server.log.slice(from, to))
+  }
+
+  /** As the real one does: asks for what follows on the last that it knows for sure, and takes the whole where the log went another way. */
+  private async record(events: JobEvent[]): Promise<void> {
+    const [, after, last] = /after=(\d+)(?:&last=(.*))?/.exec(afterLast(this.job))!
+    const leadsThere = last === undefined || this.server.log[Number(after) - 1]?.id === last
+    if (leadsThere && !this.job.conflictsWith(events)) await this.job.record(events)
+    else await this.job.part([...this.server.log])
+  }
+
+  /** Gives back what the server has no more. */
+  async giveBack(): Promise<void> {
+    await this.hear(0, this.server.log.length)
+    if (this.job.beyond.length > 0) await this.job.rejoin()
   }
 
   async send(way: Way): Promise<void> {

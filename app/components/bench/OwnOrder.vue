@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowDate } from '../../device/clock'
 import { addHours, set } from 'date-fns'
 import { partOrdered } from '../../../contracts/events/orders'
 import type { QuotedLine } from '../../composables/usePartsList'
@@ -15,7 +16,7 @@ const { currency } = useMoney()
 const form = reactive({
   supplier: '',
   price: props.line.priceEach === null ? '' : String(props.line.priceEach),
-  at: localField(set(addHours(new Date(), 24), { hours: 10, minutes: 0 })),
+  at: localField(set(addHours(nowDate(), 24), { hours: 10, minutes: 0 })),
 })
 const { problems, check } = useChecked(partOrdered)
 async function keep() {

@@ -4,7 +4,7 @@ import type { QuotedLine } from '../../composables/usePartsList'
 import { momentText } from '../../words/moments'
 
 /** One part: how many, what is in the kit, what it costs, when it can be there, how it stands. */
-const props = defineProps<{ line: QuotedLine; busy: boolean }>()
+const props = defineProps<{ line: QuotedLine; busy: boolean; wanted: boolean }>()
 const emit = defineEmits<{ order: []; enter: []; here: [change: Partial<Circumstances>] }>()
 const { store, state } = useJob()
 const t = useTerms()
@@ -63,6 +63,7 @@ function here() {
           It is here<span class="sr-only">: {{ t(line.name) }}</span>
         </button>
       </template>
+      <span v-else-if="wanted" class="self-center font-semibold text-attention">waits for signal</span>
       <template v-else-if="!line.inKit">
         <button v-if="line.quote" class="button" :disabled="busy" @click="emit('order')">
           {{ busy ? 'Ordering' : 'Order' }}<span class="sr-only">: {{ t(line.name) }}</span>

@@ -3,7 +3,7 @@ import type { Circumstances } from '../../../core/job'
 
 /** Everything that has to be bought: price, stock, day; ordered from here, and its day holds in the plan. */
 const t = useTerms()
-const { store, state, lines, supplier, asking, problem, ask, order, ordering, total } = {
+const { store, state, lines, supplier, asking, problem, ask, order, ordering, total, isWanted } = {
   ...useBench(),
   ...usePartsList(),
 }
@@ -40,6 +40,7 @@ useKeys({ Backspace: store.undo })
         :key="line.key"
         :line="line"
         :busy="ordering === line.key"
+        :wanted="isWanted(line)"
         @order="order(line)"
         @enter="entering = line.key"
         @here="change => noLonger(change)"

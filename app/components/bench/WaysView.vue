@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowDate } from '../../device/clock'
 import { compareWays, minutesLater } from '../../../core/decisions'
 import type { Way } from '../../../core/decisions'
 import { pastOf, planSetting } from '../../../core/job'
@@ -20,7 +21,7 @@ const DAY_MINUTES = 1440
 const marginOpen = ref(false)
 const planned = shallowRef<Record<string, PlannedWay>>({})
 const failed = ref('')
-const from = ref(new Date())
+const from = ref(nowDate())
 const option = computed(() => props.sheet.ways!.option)
 const current = computed(() => state.value.procedure!.options[option.value]!)
 const level = computed(() => verdicts.value.get(props.sheet.id)!.level ?? 'good')
@@ -37,7 +38,7 @@ watch(
     if (!pack.value || (quotes.value.size === 0 && !noQuotes.value)) return
     const { procedure, circumstances, done, car } = state.value
     const past = pastOf(state.value)
-    from.value = new Date()
+    from.value = nowDate()
     const minutes = past?.steps.at(-1)?.finishMinutes ?? 0
     const clock = { at: from.value.toISOString(), utcOffsetMinutes: utcOffsetMinutes(from.value), minutes }
     const arrivalsOf = (parts: string[]) =>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { nowDate } from '../../device/clock'
 import { dateText } from '../../words/dates'
 
 /** What every printed sheet of a job says above: whose car, which job, of what day. */
 const { state } = useJob()
 const garage = useGarageStore()
-const today = dateText(new Date(), 'long')
+const today = dateText(nowDate(), 'long')
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowMs } from '../../device/clock'
 import { momentText } from '../../words/moments'
 import { localField } from '../../words/dates'
 
@@ -7,9 +8,7 @@ const { store, state } = useJob()
 const changing = ref(false)
 const typed = ref('')
 function open() {
-  typed.value = localField(
-    state.value.promisedAt ? new Date(state.value.promisedAt) : new Date(Date.now() + 86_400_000),
-  )
+  typed.value = localField(state.value.promisedAt ? new Date(state.value.promisedAt) : new Date(nowMs() + 86_400_000))
   changing.value = true
 }
 function keep(at: Date | null) {

@@ -10,6 +10,8 @@ const since = computed(() => {
   return first ? clockText(new Date(first.deviceTime)) : ''
 })
 const aside = computed(() => state.value.aside.filter(record => !record.ended).length)
+const errandsStore = useErrandsStore()
+const errands = computed(() => errandsStore.ofJob(store.jobId).length)
 const waiting = computed(() => store.pending.length)
 const tones = {
   bad: 'border-danger text-danger',
@@ -19,6 +21,7 @@ const tones = {
 /** In full, and in as few signs as a phone has room for. */
 const mark = computed((): { full: string; more?: string; end?: string; short: string; tone: keyof typeof tones } => {
   if (store.standing === 'sign-in') return { full: 'Sign in, then what waits is sent', short: '↑!', tone: 'bad' }
+  if (store.standing === 'outdated') return { full: 'Another Eldrin on the server', short: '↑!', tone: 'bad' }
   if (waiting.value > 0)
     return {
       full: `${waiting.value} waiting`,
@@ -48,6 +51,9 @@ const mark = computed((): { full: string; more?: string; end?: string; short: st
         >{{ mark.end }}</span
       >
     </button>
+    <span v-if="errands" class="tag border-attention text-attention" data-testid="errand-count"
+      >{{ errands }}<span class="max-sm:sr-only">&nbsp;asked for</span></span
+    >
     <span v-if="aside" class="tag border-danger text-danger" data-testid="aside-count"
       >{{ aside }}<span class="max-sm:sr-only">&nbsp;set aside</span></span
     >

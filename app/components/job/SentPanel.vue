@@ -13,6 +13,8 @@ const { store, state, path } = useJob()
 const device = useDeviceStore()
 const t = useTerms()
 const SHOWN = 6
+const errandsStore = useErrandsStore()
+const errands = computed(() => errandsStore.ofJob(store.jobId))
 const waiting = computed(() => store.pending.toReversed())
 const aside = computed(() => state.value.aside.filter(record => !record.ended).length)
 /** Another tab may be the one that sends, and has not told yet how it goes. */
@@ -41,6 +43,7 @@ const standings = {
   sending: 'It is on its way.',
   offline: 'The server does not answer. It is tried again by itself.',
   'sign-in': 'Somebody has to sign in; then it is sent.',
+  outdated: 'The server has another Eldrin than this page; it is sent when both have the same.',
   refused: 'The server does not take this car in; what is done on it waits.',
 } as const
 </script>
@@ -64,6 +67,10 @@ const standings = {
         </li>
       </ul>
       <p v-if="waiting.length > SHOWN" class="text-quiet">and {{ waiting.length - SHOWN }} before them</p>
+    </template>
+    <template v-if="errands.length">
+      <h2 class="label mt-3">The server alone can do it</h2>
+      <ErrandList :errands="errands" />
     </template>
     <p class="mt-3">
       <NuxtLink

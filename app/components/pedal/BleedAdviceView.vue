@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowMs } from '../../device/clock'
 import { adviseBleed } from '../../../core/hydraulics/advise-bleed'
 import { bleedingStep, plannedWay, wayNow } from '../../../core/job'
 import { wayChoices } from '../../../core/packs/way-choices'
@@ -52,7 +53,7 @@ const bleeder = ref<BleedSituation['bleeder']>(slave.value === 'concentric' ? 'a
 const shared = ref<'yes' | 'no'>('yes')
 const preFilled = ref<'yes' | 'no'>('no')
 const hours = ref<'1' | '3' | 'night'>(
-  state.value.promisedAt && Date.parse(state.value.promisedAt) - Date.now() < 3 * 3_600_000 ? '1' : 'night',
+  state.value.promisedAt && Date.parse(state.value.promisedAt) - nowMs() < 3 * 3_600_000 ? '1' : 'night',
 )
 /** Aids that some way wants. */
 const aids = computed(() => [

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowDate } from '../../device/clock'
 import { addHours, set } from 'date-fns'
 import type { Circumstances } from '../../../core/job'
 import type { WorkingHours } from '../../../core/sequence'
@@ -36,7 +37,7 @@ function changeHours(hours: WorkingHours) {
 }
 
 function comes() {
-  const next = set(addHours(new Date(), 2), { minutes: 0, seconds: 0, milliseconds: 0 })
+  const next = set(addHours(nowDate(), 2), { minutes: 0, seconds: 0, milliseconds: 0 })
   emit('change', { helper: { from: next.toISOString(), to: addHours(next, 2).toISOString() } })
 }
 function changeHelper(end: 'from' | 'to', text: string) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowIso } from '../../device/clock'
 import { pastOf, planSetting } from '../../../core/job'
 import { utcOffsetMinutes } from '../../words/utc-offset'
 
@@ -14,7 +15,7 @@ const { preview, differences, problem, cancel } = usePlanPreview(() => {
   if (!pack.value || !procedure || closed.value) return null
   const past = pastOf(state.value)
   const clock = {
-    at: new Date().toISOString(),
+    at: nowIso(),
     utcOffsetMinutes: utcOffsetMinutes(),
     minutes: past?.steps.at(-1)?.finishMinutes ?? 0,
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowDate } from '../../device/clock'
 import { addHours, set } from 'date-fns'
 import type { Circumstances } from '../../../core/job'
 import { localField } from '../../words/dates'
@@ -28,7 +29,7 @@ function here(partId: string) {
   if (order) store.write('part-came', { orderId: order.orderId })
   else emit('change', { arrivals: arrivalsWithout(partId) })
 }
-const tomorrow = () => set(addHours(new Date(), 24), { hours: 10, minutes: 0, seconds: 0, milliseconds: 0 })
+const tomorrow = () => set(addHours(nowDate(), 24), { hours: 10, minutes: 0, seconds: 0, milliseconds: 0 })
 
 function arrives(partId: string, at: Date) {
   if (Number.isNaN(at.getTime())) return

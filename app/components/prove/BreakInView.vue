@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { breakIn } from '../../../core/job'
+import { fetchKept } from '../../device/fetch-kept'
+import { newId } from '../../log/ids'
 import { momentText } from '../../words/moments'
 import { issuesOf } from '../../words/reason-of'
 
@@ -14,20 +16,29 @@ const copied = ref(false)
 const link = computed(() => (token.value === null ? '' : `${window.location.origin}/s/${token.value}`))
 useKeys({ Backspace: store.undo })
 
-async function ask(method: 'GET' | 'POST' | 'DELETE') {
+const errands = useErrandsStore()
+const path = computed(() => `/api/jobs/${store.jobId}/share`)
+const isWanted = computed(() => errands.ofJob(store.jobId).some(errand => errand.path === path.value))
+
+async function telling(ask: () => Promise<string | null>) {
   problem.value = ''
   copied.value = false
   try {
-    const answer = await $fetch<{ token?: string; link?: { token: string } | null } | undefined>(
-      `/api/jobs/${store.jobId}/share`,
-      { method },
-    )
-    token.value = answer?.token ?? answer?.link?.token ?? null
+    token.value = await ask()
   } catch (error) {
     problem.value = issuesOf(error)[0]!.reason
   }
 }
-onMounted(() => ask('GET'))
+const look = () =>
+  telling(async () => (await fetchKept<{ link: { token: string } | null }>(path.value)).link?.token ?? null)
+const make = () =>
+  telling(async () => {
+    const wanted = { id: newId(), jobId: store.jobId, what: 'Make the customer’s link', path: path.value, body: {} }
+    return (await errands.ask<{ token: string }>(wanted))?.token ?? null
+  })
+const revoke = () => telling(() => $fetch(path.value, { method: 'DELETE' }).then(() => null))
+onMounted(look)
+watch(isWanted, wanted => !wanted && look())
 async function copy() {
   await navigator.clipboard?.writeText(link.value)
   copied.value = true
@@ -87,13 +98,14 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
           <p class="flex flex-wrap gap-2">
             <button class="button" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button><button
               class="button"
-              @click="ask('DELETE')"
+              @click="revoke"
             >
               Revoke it
             </button>
           </p>
         </template>
-        <button v-else class="button justify-self-start" @click="ask('POST')">Make a link</button>
+        <p v-else-if="isWanted" class="font-semibold text-attention">The link is made as soon as there is signal.</p>
+        <button v-else class="button justify-self-start" @click="make">Make a link</button>
         <p class="text-danger" role="alert">{{ t(problem) }}</p>
         <a class="button" :href="`/api/jobs/${store.jobId}/calendar`" download>Re-checks for a calendar</a>
         <p class="text-sm text-quiet">

@@ -15,6 +15,11 @@ const garage = useGarageStore()
 const issued = computed(() => state.value.issuedPapers.filter(paper => paper.kind === props.kind))
 const inForce = computed(() => paperInForce(state.value, props.kind))
 const replacedBy = (paperId: string) => issued.value.find(paper => paper.corrects === paperId)
+const errands = useErrandsStore()
+const papersPath = computed(() => `/api/jobs/${store.jobId}/papers`)
+const isWanted = computed(() =>
+  errands.ofJob(store.jobId).some(({ path, body }) => path === papersPath.value && body.kind === props.kind),
+)
 const asked = ref(false)
 const issuing = ref(false)
 const problem = ref('')
@@ -23,8 +28,11 @@ async function issue() {
   issuing.value = true
   problem.value = ''
   try {
-    await $fetch(`/api/jobs/${store.jobId}/papers`, {
-      method: 'POST',
+    const answer = await errands.ask({
+      id,
+      jobId: store.jobId,
+      what: `Issue the ${paperTitles[props.kind].toLowerCase()}`,
+      path: papersPath.value,
       body: {
         id,
         kind: props.kind,
@@ -36,7 +44,7 @@ async function issue() {
     })
     id = newId()
     asked.value = false
-    await store.refresh()
+    if (answer) await store.refresh()
   } catch (error) {
     problem.value = issuesOf(error)[0]!.reason
   } finally {
@@ -71,7 +79,10 @@ async function issue() {
         >
       </li>
     </ul>
-    <button v-if="!asked" class="button mt-2" @click="asked = true">
+    <p v-if="isWanted" class="mt-2 font-semibold text-attention">
+      Waits for signal: it gets its number from the server.
+    </p>
+    <button v-else-if="!asked" class="button mt-2" @click="asked = true">
       {{ inForce ? `Issue a new one in place of ${inForce.number}` : 'Issue it'
       }}<span class="sr-only">: {{ paperTitles[kind] }}</span>
     </button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowIso } from '../../device/clock'
 import { findingsOfStep, laddersAt, openFindings, pastOf, planSetting } from '../../../core/job'
 import type { BadFinding } from '../../../core/job'
 import type { StepView } from '../../../core/job'
@@ -21,7 +22,7 @@ const { differences } = usePlanPreview(() => {
   if (!pack.value || !procedure || !found.value.some(finding => finding.ways.options)) return null
   const past = pastOf(state.value)
   const clock = {
-    at: new Date().toISOString(),
+    at: nowIso(),
     utcOffsetMinutes: utcOffsetMinutes(),
     minutes: past?.steps.at(-1)?.finishMinutes ?? 0,
   }

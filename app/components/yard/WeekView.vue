@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nowDate } from '../../device/clock'
 import { planWeek, weekRange } from '../../../core/sequence'
 import type { WeekRange } from '../../../core/sequence'
 import { reduceJob, summarise, weekJobs, weekWindows } from '../../../core/job'
@@ -17,9 +18,9 @@ const device = useDeviceStore()
 const garage = useGarageStore()
 const messages = useMessages()
 const t = useTerms()
-const now = shallowRef(new Date())
+const now = shallowRef(nowDate())
 const tick = setInterval(() => {
-  now.value = new Date()
+  now.value = nowDate()
 }, 60_000)
 onUnmounted(() => clearInterval(tick))
 const asked = ref<string | null>(null)

@@ -43,6 +43,7 @@ useHead({ title: () => (ready.value ? `${store.state.vehicle?.name ?? 'Job'} · 
       <JobStrip v-if="!bare" />
       <JobNav v-if="!bare" />
       <LazyOpeningRefused v-if="store.opening?.refusal" />
+      <LazyLogParted v-if="store.beyond.isMissing || store.beyond.events.length" />
       <NuxtPage />
       <LazyRestBell />
     </template>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../../tests/support/job-log'
 import { coverAndPart } from '../../../tests/support/small-pack'
-import { describeEvent } from '../job'
+import { admit, describeEvent } from '../job'
 import { uncounted } from '../views/uncounted'
 
 const opened = () => TestLog.open(coverAndPart())
@@ -22,6 +22,8 @@ describe('an act set aside', () => {
     ])
     expect(log.state.notes).toEqual([])
     expect(log.refusal('act-set-aside', { act, reason: 'Again.' })).toContain('already')
+    const late = { ...log.event('note-added', { stepId: null, text: 'x' }), id: act.id }
+    expect(admit(log.state, late, log.events)).toMatchObject({ path: 'id', reason: 'This act is set aside already.' })
   })
   it('is ended once, by being done anew or put away; that can be undone', () => {
     const log = opened().add('act-set-aside', { act, reason: 'x' })

@@ -24,6 +24,8 @@ function toEvent({ deviceTime, skewMs, ...row }: EventRow): JobEvent {
   } as JobEvent
 }
 
+export type JobQueries = ReturnType<typeof jobQueries>
+
 export function jobQueries(db: Executor, garageId: string) {
   const own = (jobId: string) => and(eq(job.garageId, garageId), eq(job.id, jobId))
   return {
@@ -53,6 +55,14 @@ export function jobQueries(db: Executor, garageId: string) {
         .where(and(eq(jobEvent.garageId, garageId), eq(jobEvent.jobId, jobId), gt(jobEvent.seq, afterSeq)))
         .orderBy(asc(jobEvent.seq))
       return rows.map(toEvent)
+    },
+    /** The id of the event with a number; `null` where there is none. */
+    async idAt(jobId: string, seq: number): Promise<string | null> {
+      const [row] = await db
+        .select({ id: jobEvent.id })
+        .from(jobEvent)
+        .where(and(eq(jobEvent.garageId, garageId), eq(jobEvent.jobId, jobId), eq(jobEvent.seq, seq)))
+      return row?.id ?? null
     },
     /** Events that are in the log already, whatever their job: an id is used once. */
     async known(ids: string[]) {

@@ -4,11 +4,18 @@ import { Refused } from '../../../refused'
 export default defineRoute(async event => {
   const id = idParam(event)
   const { jobs } = useStore(sessionGarage())
-  if (!(await jobs.find(id))) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
-
+  const { last } = getQuery(event)
+  const isGone = !(await jobs.find(id))
+  if (isGone && last === undefined) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
   let sent = afterParam(getHeader(event, 'last-event-id') ?? getQuery(event).after)
+  const isParted = isGone || (getHeader(event, 'last-event-id') === undefined && !(await leadsTo(jobs, id, sent, last)))
   let sending = Promise.resolve()
   return liveStream(event, (stream, news) => {
+    if (isParted) {
+      // Whoever was told once comes back with another address.
+      if (news === null) void stream.push({ event: 'parted', data: '' })
+      return
+    }
     if (news !== null && (news.jobId !== id || news.seq <= sent)) return
     sending = sending
       .then(async () => {
