@@ -20,6 +20,8 @@ const NAME = 'eldrin'
 const VERSION = 2
 /** Acts count as kept when they are on the disk, not in a buffer on the way there. */
 const onDisk = { durability: 'strict' } as const
+const MOST_TRIES = 10
+const AGAIN_MS = 200
 /** After every number and every word, in the order of keys. */
 const LAST: never[] = []
 
@@ -31,12 +33,26 @@ const LAST: never[] = []
 export async function indexedKeep(name = NAME, taken: () => void = () => {}): Promise<Keep & { close: () => void }> {
   let opened: Promise<IDBPDatabase<Shape>> | null = null
   const database = () =>
-    (opened ??= open(name, () => {
+    (opened ??= openWhenItCan(name, () => {
       opened = null
       taken()
+    }).catch((error: unknown) => {
+      opened = null
+      throw error
     }))
   await database()
   return { ...keepIn(database), close: () => void database().then(open => open.close()) }
+}
+
+/** While the browser clears it away, a database that is opened is closed at once. */
+async function openWhenItCan(name: string, terminated: () => void): Promise<IDBPDatabase<Shape>> {
+  for (let tries = 1; ; tries++)
+    try {
+      return await open(name, terminated)
+    } catch (error) {
+      if ((error as Error).name !== 'AbortError' || tries === MOST_TRIES) throw error
+      await new Promise(resolve => setTimeout(resolve, AGAIN_MS))
+    }
 }
 
 function open(name: string, terminated: () => void): Promise<IDBPDatabase<Shape>> {

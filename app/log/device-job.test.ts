@@ -59,6 +59,23 @@ it('keeps what is done in one turn in one piece', async () => {
   expect(Object.keys(reduceJob(job.log).done)).toEqual(['first', 'second'])
 })
 
+it('keeps what is done while the disk is busy in one piece after it', async () => {
+  const { job, pieces, write } = await onSlowDisk()
+  const first = job.act('step-done', { stepId: 'first' })
+  await new Promise(resolve => setTimeout(resolve))
+  const others = [job.act('step-done', { stepId: 'second' })]
+  await new Promise(resolve => setTimeout(resolve))
+  others.push(job.act('note-added', { stepId: null, text: 'x' }))
+  expect(pieces).toEqual([['step-done']])
+  write()
+  await first
+  await new Promise(resolve => setTimeout(resolve))
+  write()
+  await Promise.all(others)
+  expect(pieces).toEqual([['step-done'], ['step-done', 'note-added']])
+  expect(job.waiting).toHaveLength(3)
+})
+
 it('keeps what a page has made from watched things as plain as it is sent', async () => {
   const { job, disk, write } = await onSlowDisk()
   const done = job.act('note-added', reactive({ stepId: null, text: 'seen', more: undefined }))

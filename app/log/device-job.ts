@@ -29,6 +29,8 @@ export class DeviceJob {
   log: JobEvent[] = []
 
   private piece: { acts: WaitingAct[]; kept: Promise<void> } | null = null
+  /** The writing of the piece before, however it ended. */
+  private written: Promise<unknown> = Promise.resolve()
 
   constructor(
     readonly jobId: string,
@@ -80,7 +82,7 @@ export class DeviceJob {
     return refusal ? refusal.reason : this.put(act)
   }
 
-  /** What is done in one turn goes to the disk in one piece, and counts at once. */
+  /** What is done in one turn, or while the disk is busy, goes there in one piece, and counts at once. */
   private async put(act: WaitingAct): Promise<JobEvent> {
     this.onTheWay = [...this.onTheWay, act]
     this.piece ??= this.openPiece()
@@ -91,8 +93,9 @@ export class DeviceJob {
 
   private openPiece() {
     const acts: WaitingAct[] = []
+    const before = this.written
     const close = async () => {
-      await Promise.resolve()
+      await before
       this.piece = null
       try {
         await this.keep.add(acts)
@@ -101,7 +104,9 @@ export class DeviceJob {
         this.onTheWay = this.onTheWay.filter(act => !acts.includes(act))
       }
     }
-    return { acts, kept: close() }
+    const kept = close()
+    this.written = kept.catch(() => {})
+    return { acts, kept }
   }
 
   /** Keeps what is in the server's log. @returns whether anything of it was new */

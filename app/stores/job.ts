@@ -25,9 +25,15 @@ export const useJobStore = defineStore('job', () => {
     void version.value
     return held.value?.log ?? []
   })
+  /** What this device keeps and has not sent. */
   const pending = computed(() => {
     void version.value
-    return held.value ? [...held.value.waiting, ...held.value.onTheWay] : []
+    return held.value?.waiting ?? []
+  })
+  /** How many acts are on their way to the disk: nobody may count on them yet. */
+  const keeping = computed(() => {
+    void version.value
+    return held.value?.onTheWay.length ?? 0
   })
   /** What the server is asked to take the car in, until it has. */
   const opening = computed(() => {
@@ -56,9 +62,19 @@ export const useJobStore = defineStore('job', () => {
     held.value = job
     keepOpened(id, nowMs())
     device.send(id)
+    const arrived: JobEvent[] = []
+    let taking = false
+    /** What arrives while the disk is busy is taken in one piece after it. */
+    async function take(event: JobEvent) {
+      arrived.push(event)
+      if (taking) return
+      taking = true
+      while (arrived.length > 0) await device.record(id, arrived.splice(0)).catch(() => {})
+      taking = false
+    }
     unfollow = follow(
       () => `/api/jobs/${id}/stream${job.isMissing ? '?after=0' : afterLast(job)}&contract=${CONTRACT}`,
-      data => void device.record(id, [JSON.parse(data) as JobEvent]),
+      data => void take(JSON.parse(data) as JobEvent),
       isConnected => {
         connected.value = isConnected
         if (!isConnected) return
@@ -119,6 +135,7 @@ export const useJobStore = defineStore('job', () => {
     ahead,
     log,
     pending,
+    keeping,
     opening,
     beyond,
     standing,

@@ -212,7 +212,6 @@ test('after the records were set back, a device says what it holds beyond them a
   stage,
 }) => {
   const { jobId, context, page } = await atWork(browser, stage)
-  await doOne(page)
   const step = await doOne(page)
   await note(page, 'lost there')
   await settled(page)
@@ -278,6 +277,8 @@ test('what only the server can do waits in a list that can be seen, and is done 
   const jobId = await stage.openJob()
   const context = await browser.newContext()
   const page = await context.newPage()
+  await page.goto(`${stage.app.base}/`)
+  await page.getByTestId('yard-line').first().waitFor()
   await view(page, stage, jobId, 'prove/break-in')
   await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible()
   await away(context)

@@ -92,7 +92,7 @@ export async function view(page: Page, stage: Stage, jobId: string, name: string
   await page.locator('#sheet h1').first().waitFor()
 }
 
-/** Waits until nothing is on its way to the server any more. */
+/** Waits until nothing is on its way to the device's disk or to the server any more. */
 export async function settled(page: Page): Promise<void> {
-  await page.getByText('waiting to be sent').waitFor({ state: 'detached' })
+  await page.getByText(/waiting to be sent|being kept/).waitFor({ state: 'detached' })
 }

@@ -4,7 +4,7 @@ import { startApp } from '../support/app'
 import { withNewerVersion } from '../support/newer-version'
 import { jobUpTo, settled, test, view } from './fixture'
 import { addCar, doStep, nameFigure, turnPasses } from './mechanic'
-import { newPhone } from './phone'
+import { newPhone } from '../support/phone'
 
 /** Waits until all of the shell is on the device. */
 async function shellKept(page: Page): Promise<void> {

@@ -30,6 +30,7 @@ const mark = computed((): { full: string; more?: string; end?: string; short: st
       short: `↑${waiting.value}${keepsNothing.value ? '!' : ''}`,
       tone: keepsNothing.value ? 'bad' : 'attention',
     }
+  if (store.keeping > 0) return { full: `${store.keeping} being kept`, short: '…', tone: 'quiet' }
   if (keepsNothing.value) return { full: 'not kept on this device', short: '!', tone: 'bad' }
   if (!store.connected) return { full: 'No word from the server', short: '↯', tone: 'attention' }
   return { full: 'All sent', short: '✓', tone: 'quiet' }

@@ -99,7 +99,7 @@ function doneWithQuiet() {
 }
 function toggleTimer() {
   if (!step.value) return
-  store.write(state.value.timers[step.value.id]?.runningSince ? 'timer-stopped' : 'timer-started', {
+  store.write(store.ahead.timers[step.value.id]?.runningSince ? 'timer-stopped' : 'timer-started', {
     stepId: step.value.id,
   })
 }

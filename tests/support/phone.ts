@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import type { Page } from '@playwright/test'
-import { chromiumPath, quietArgs } from '../support/chromium'
+import { chromiumPath, quietArgs } from './chromium'
 
 const PHONE = { width: 390, height: 844 }
 const STARTS_WITHIN_MS = 60_000
