@@ -40,8 +40,9 @@ const head = {
     },
   ],
 }
-/** Files that the views of a job and the Yard ask for at once. */
+/** Files that the views of a job and the Yard ask for at once; those of Work, which the page names before anything runs. */
 let needed: string[] = []
+let ofWork: string[] = []
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-05-01',
@@ -83,11 +84,13 @@ export default defineNuxtConfig({
     // A view is fetched when it is opened or pointed at, not while the first one is still on its way.
     'build:manifest': manifest => {
       needed = neededFor(manifest, /pages\/(?:index|week|jobs\/.*)\.vue$/)
+      ofWork = neededFor(manifest, /pages\/jobs\/\[id\](?:\/work)?\.vue$/)
       for (const entry of Object.values(manifest)) entry.dynamicImports = []
     },
     'nitro:build:public-assets': nitro => buildShell(nitro.options.output.publicDir, head, needed),
   },
   nitro: {
+    virtual: { '#parts-of-work': () => `export const partsOfWork = ${JSON.stringify(ofWork)}` },
     hooks: { compiled: nitro => buildWorker(nitro.options.output.serverDir) },
     preset: 'node-server',
     compressPublicAssets: { gzip: true, brotli: true },

@@ -6,12 +6,14 @@ import { versionGap } from './device/version-gap'
 import { keepsNothing } from './log/keep-here'
 
 const garage = useGarageStore()
+/** The first view stands by then. */
+const QUIET_AFTER_MS = 2_500
 const seen = ref(false)
 useFocusKept()
 // A customer's page is nobody's garage.
 if (!useRoute().path.startsWith('/s/')) {
   void garage.load()
-  void setClockRight()
+  setTimeout(() => void setClockRight(), QUIET_AFTER_MS)
   openShell()
   keepBasics()
 }

@@ -45,8 +45,9 @@ export class DeviceJob {
 
   /** Reads again what the device keeps; another page may have changed it. */
   async read(): Promise<void> {
-    const [recorded, waiting] = [await this.keep.events(this.jobId), await this.keep.waiting(this.jobId)]
-    this.beyond = notIn(recorded, await this.keep.beyond(this.jobId))
+    const { keep, jobId } = this
+    const [recorded, waiting, beyond] = await Promise.all([keep.events(jobId), keep.waiting(jobId), keep.beyond(jobId)])
+    this.beyond = notIn(recorded, beyond)
     this.hold(recorded, waiting)
   }
 

@@ -13,7 +13,13 @@ export const useGarageStore = defineStore('garage', () => {
   const problem = ref('')
   const personId = ref(readHere(PERSON_KEY) ?? '')
 
-  async function load() {
+  /** Who asks while it is being asked has the same answer. */
+  let loading: Promise<void> | null = null
+  const load = (): Promise<void> =>
+    (loading ??= ask().finally(() => {
+      loading = null
+    }))
+  async function ask() {
     problem.value = ''
     // Nobody waits for the server to see what this device knows.
     const kept = garage.value ? null : await keptAnswer<GarageAnswer>(ADDRESS)
@@ -32,13 +38,13 @@ export const useGarageStore = defineStore('garage', () => {
 
   async function change(settings: GarageSettings) {
     await $fetch('/api/garage', { method: 'PATCH', body: settings })
-    await load()
+    await ask()
   }
 
   /** Adds somebody, renames them, or says that they left or came back. Throws what the server refused. */
   async function savePerson(id: string, person: PersonBody) {
     await $fetch(`/api/people/${id}`, { method: 'PUT', body: person })
-    await load()
+    await ask()
   }
 
   function choosePerson(id: string) {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readEntry } from './read-entry'
+import { readEntry, shownEntry } from './read-entry'
 
 const metric = { torque: 'N·m', length: 'mm', distance: 'km' } as const
 const inch = { torque: 'lbf·ft', length: 'in', distance: 'mi' } as const
@@ -17,5 +17,20 @@ describe('readEntry', () => {
     expect(readEntry('7.2 furlong', 'mm', metric)).toEqual({ entered: '7.2 furlong', value: null })
     expect(readEntry('worn', 'mm', metric)).toEqual({ entered: 'worn', value: null })
     expect(readEntry('12 mm', '', metric).value).toBeNull()
+  })
+})
+
+describe('what a field shows', () => {
+  const typed = (text: string, preference: typeof metric | typeof inch) => readEntry(text, 'mm', preference)
+  it('is what was typed, as long as it means the same', () => {
+    expect(shownEntry(typed('7,20', metric), 'mm', metric)).toBe('7,20')
+    expect(shownEntry(typed('5 thou', inch), 'mm', metric)).toBe('5 thou')
+    expect(shownEntry(readEntry('24', '', metric), '', inch)).toBe('24')
+    expect(shownEntry(typed('worn', metric), 'mm', inch)).toBe('worn')
+  })
+  it('is what it means today, where the garage has changed its units or how it writes numbers', () => {
+    expect(shownEntry(typed('8.5', metric), 'mm', inch)).toBe('0.3346')
+    expect(shownEntry(typed('0.25', inch), 'mm', metric)).toBe('6.35')
+    expect(shownEntry(typed('0.25', inch), 'mm', { ...metric, numbers: 'comma' })).toBe('6,35')
   })
 })

@@ -25,3 +25,18 @@ export function readEntry(text: string, unit: SheetUnit, preference: UnitPrefere
     throw error
   }
 }
+
+/** A dial shows a ten-thousandth of an inch at best. */
+const DIGITS = 4
+
+/**
+ * An entry as its field shows it: as it was typed, unless that would be read otherwise by now, because the garage reads in other units
+ * or writes numbers another way; then what it means, as it would be typed today.
+ */
+export function shownEntry(entry: Entry, unit: SheetUnit, preference: UnitPreference): string {
+  const { entered, value } = entry
+  if (value === null || readEntry(entered, unit, preference).value === value) return entered
+  const today = convert(value, unit as UnitId, unitTyped(unit, preference) as UnitId)
+  const text = String(Number(today.toFixed(DIGITS)))
+  return preference.numbers === 'comma' ? text.replace('.', ',') : text
+}

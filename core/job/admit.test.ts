@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../tests/support/job-log'
 import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
+import { describeEvent } from './job'
 import { tighteningPasses } from '../fasteners'
 
 const open = () => TestLog.open(coverAndPart())
@@ -72,6 +73,7 @@ describe('step-done', () => {
     const log = busy()
     expect(log.refusal('step-done', { stepId: 'measure' })).toContain('Gap')
     log.add('reading-taken', { stepId: 'measure', readingId: 'gap', value: 1.5, unit: 'mm' })
+    expect(describeEvent(log.events.at(-1)!, log.events)).toBe('Reading: Gap')
     expect(log.refusal('step-done', { stepId: 'measure' })).toBeNull()
   })
 })

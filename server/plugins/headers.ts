@@ -1,9 +1,21 @@
 import { removeResponseHeader, setResponseHeader } from 'h3'
+import { partsOfWork } from '#parts-of-work'
 
 /** What a page says of itself and its parts need not repeat: a browser asks for dozens of them. */
 const PAGE_ONLY = ['referrer-policy', 'x-frame-options', 'cross-origin-opener-policy', 'permissions-policy']
 
+/** What Work is made of is fetched while the page's first part is still read; a customer's page has no use for it. */
+const aheadOf = (path: string) =>
+  path.startsWith('/s/')
+    ? []
+    : partsOfWork
+        .filter(file => file.endsWith('.js'))
+        .map(file => `<link rel="modulepreload" as="script" crossorigin href="/_nuxt/${file}">`)
+
 export default defineNitroPlugin(nitro => {
+  nitro.hooks.hook('render:html', (html, { event }) => {
+    html.head.push(...aheadOf(event.path))
+  })
   // The page does not say what it was made with.
   nitro.hooks.hook('render:response', response => {
     if (response.headers) delete response.headers['x-powered-by']

@@ -85,6 +85,11 @@ test('a new car is taken in without a server, planned another way and worked on;
       Model: 'Hallend 1.6',
       Year: '2011',
     })
+    // A page that dies now has forgotten what was chosen, but not the car.
+    await expect(page.getByText('Grey Tavisk Hallend')).toBeVisible()
+    await page.reload()
+    await page.getByRole('button', { name: 'Car', exact: true }).click()
+    await page.getByRole('option', { name: /Grey Tavisk Hallend/ }).click()
     await page.getByLabel('Odometer').fill('120500')
     await page.getByRole('button', { name: 'Slips' }).click()
     await page.getByRole('button', { name: 'Make the plan' }).click()

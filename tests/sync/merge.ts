@@ -8,6 +8,8 @@ export interface Tally {
   acts: number
   aside: number
   events: number
+  /** Other ways of doing the job that the server planned. */
+  ways: number
 }
 
 /** One thing that happens in the world. */
@@ -32,7 +34,7 @@ const happening = fc.record({
  * @param opened the log of a job that was just opened
  */
 export async function proveMerging(opened: JobEvent[], runs: number, seed?: number): Promise<Tally> {
-  const tally: Tally = { acts: 0, aside: 0, events: 0 }
+  const tally: Tally = { acts: 0, aside: 0, events: 0, ways: 0 }
   await fc.assert(
     fc.asyncProperty(
       fc.integer({ min: 1, max: 4 }),
@@ -63,6 +65,7 @@ export async function proveMerging(opened: JobEvent[], runs: number, seed?: numb
         tally.acts += devices.reduce((sum, device) => sum + device.done.length, 0)
         tally.aside += reduceJob(server.log).aside.length
         tally.events += server.log.length
+        tally.ways += server.log.filter(event => event.type === 'options-switched').length
       },
     ),
     { numRuns: runs, ...(seed === undefined ? {} : { seed }) },

@@ -1,10 +1,12 @@
-import { admit, applyEvent, lastUndoable, reduceJob, stepsLeft } from '../../core/job'
+import { admit, applyEvent, lastUndoable, reduceJob, stepsLeft, switchAsked } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+import { planJob } from '../../core/sequence'
 import { memoryKeep } from '../../app/device/memory-keep'
 import type { Keep } from '../../app/device/keep'
 import { afterLast, DeviceJob } from '../../app/log/device-job'
 import type { PostResult } from '../../app/log/post-events'
 import { Sender } from '../../app/log/sender'
+import type { Asked, WaitingAct } from '../../app/log/waiting-act'
 
 /** What happens to a posting on its way. */
 export const ways = [
@@ -19,7 +21,17 @@ export const ways = [
 export type Way = (typeof ways)[number]
 
 /** What a device may do; which of it is admitted shows when it is done. */
-export const deeds = ['next step', 'any step', 'note', 'timer', 'undo', 'call off', 'take up', 'put away'] as const
+export const deeds = [
+  'next step',
+  'any step',
+  'note',
+  'timer',
+  'undo',
+  'another way',
+  'call off',
+  'take up',
+  'put away',
+] as const
 export type Deed = (typeof deeds)[number]
 
 /** Ends what a device is doing, as when its browser is killed or nobody answers for long. */
@@ -35,6 +47,22 @@ export class ModelServer {
   /** Its records are set back to an earlier moment, as from a backup; the job is still there. */
   setBack(by: number): void {
     this.log.length = Math.max(this.opening, this.log.length - by)
+  }
+
+  /** What is asked in the place of an act: it is planned here, and judged as a whole. */
+  ask(act: WaitingAct): PostResult {
+    if (this.log.some(event => event.id === act.id)) return { kind: 'through' }
+    const { by: _by, clockOffMs: _clockOffMs, ...said } = act
+    const state = reduceJob(this.log)
+    const event = {
+      ...said,
+      seq: this.log.length + 1,
+      payload: anotherWay(state, act.deviceTime),
+    } as JobEvent
+    const refusal = admit(state, event, this.log)
+    if (refusal) return { kind: 'judged', index: 0, reason: refusal.reason }
+    this.log.push(event)
+    return { kind: 'through' }
   }
 
   post(acts: JobEvent[]): PostResult {
@@ -60,6 +88,15 @@ export class ModelServer {
   }
 }
 
+/** Another way of doing the job, planned on from what is done. */
+function anotherWay(state: JobState, at: string): EventPayloads['options-switched'] {
+  const { circumstances, clock, setting, request } = switchAsked(state, state.procedure!, state.circumstances, {
+    at,
+    utcOffsetMinutes: 0,
+  })
+  return { procedure: state.procedure!, plan: planJob(state.procedure!, setting, request), circumstances, clock }
+}
+
 /** One phone: a disk that outlives everything, and a page that is killed and started again. */
 export class ModelDevice {
   private readonly disk: Keep = memoryKeep()
@@ -79,18 +116,25 @@ export class ModelDevice {
     ;[this.job, this.sender] = this.page()
   }
 
+  private now(): string {
+    return new Date(Date.UTC(2026, 2, 2, 8 + this.clockHours, 0, ++this.count)).toISOString()
+  }
+
   private page(): [DeviceJob, Sender] {
     const job = new DeviceJob('job', this.disk, () => ({
       personId: this.name,
       deviceId: this.name,
-      now: () => new Date(Date.UTC(2026, 2, 2, 8 + this.clockHours, 0, ++this.count)).toISOString(),
+      now: () => this.now(),
       newId: () => `${this.name}-${++this.count}`,
     }))
     const sender = new Sender({
       waiting: async () => [...job.waiting],
       post: async acts => this.post(acts),
-      // What is asked of the server is not played here.
-      through: async () => false,
+      through: async acts => {
+        await this.hear(0, this.server.log.length)
+        await job.drop(acts)
+        return true
+      },
       taken: events => this.record(events),
       setAside: async (act, reason) => {
         await this.hear(0, this.server.log.length)
@@ -105,7 +149,8 @@ export class ModelDevice {
     return [job, sender]
   }
 
-  private post(acts: JobEvent[]): PostResult {
+  private post(acts: WaitingAct[]): PostResult {
+    const give = () => (acts[0]!.by ? this.server.ask(acts[0]!) : this.server.post(acts))
     switch (this.way) {
       case 'never there':
       case 'portal':
@@ -115,13 +160,13 @@ export class ModelDevice {
       case 'busy':
         return { kind: 'odd', status: 500 }
       case 'answer lost':
-        this.server.post(acts)
+        give()
         return { kind: 'nobody' }
       case 'killed after it':
-        this.server.post(acts)
+        give()
         throw new Ended()
       case 'there and back':
-        return this.server.post(acts)
+        return give()
     }
   }
 
@@ -186,6 +231,12 @@ export class ModelDevice {
         const last = lastUndoable(this.job.log)
         return last ? this.write('undone', { eventId: last.id }) : undefined
       }
+      case 'another way': {
+        const id = `${this.name}-${++this.count}`
+        const { options } = state.procedure!
+        const by = { id, posts: [{ path: '/options', body: { id, options, circumstances: state.circumstances } }] }
+        return this.write('options-switched', anotherWay(state, this.now()), by)
+      }
       case 'call off':
         return this.write('called-off', { reason: 'The customer came for it' })
       case 'put away':
@@ -198,8 +249,8 @@ export class ModelDevice {
     }
   }
 
-  private async write<T extends EventType>(type: T, payload: EventPayloads[T]): Promise<void> {
-    const act = this.job.act(type, payload)
+  private async write<T extends EventType>(type: T, payload: EventPayloads[T], by?: Asked): Promise<void> {
+    const act = this.job.act(type, payload, by ? { by } : {})
     if (typeof act !== 'string') this.done.push((await act).id)
   }
 }

@@ -2,7 +2,7 @@
 import { checkDial, turnDeg } from '../../../core/alignment'
 import type { DialValue } from '../../../core/bench'
 import type { SheetField } from '../../../core/packs'
-import { readEntry } from '../../words/read-entry'
+import { readEntry, shownEntry } from '../../words/read-entry'
 
 /** Readings of a dial gauge round a circle: typed place by place, or taken by a gauge that speaks. */
 const numbers = useNumbers()
@@ -105,7 +105,7 @@ const unit = computed(() => units.preference.value.length)
             <span
               class="figure flex-1 font-semibold"
               :class="markOf(index) && markOf(index)!.fault !== 'twice' ? 'text-danger line-through' : ''"
-              >{{ entry.entered }}</span
+              >{{ shownEntry(entry, 'mm', units.preference.value) }}</span
             >
             <span
               v-if="markOf(index)"
@@ -132,7 +132,7 @@ const unit = computed(() => units.preference.value.length)
           >
             <span class="figure">{{
               entries[mark.index]!.angleDeg === null
-                ? entries[mark.index]!.entered
+                ? shownEntry(entries[mark.index]!, 'mm', units.preference.value)
                 : `${Math.round(turnDeg(entries[mark.index]!.angleDeg!))}°`
             }}</span>: {{ t(mark.reason) }}
           </li>

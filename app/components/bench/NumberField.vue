@@ -2,20 +2,18 @@
 import { checkEntry } from '../../../core/bench'
 import type { Entry } from '../../../core/bench'
 import type { SheetField } from '../../../core/packs'
-import { readEntry, unitTyped } from '../../words/read-entry'
+import { readEntry, shownEntry, unitTyped } from '../../words/read-entry'
 
 /** One number. It is kept as it was typed; what cannot be right is marked beside it. */
 const props = defineProps<{ field: Extract<SheetField, { kind: 'number' }>; entry: Entry | null; name: string }>()
 const emit = defineEmits<{ keep: [entry: Entry | null] }>()
 const t = useTerms()
 const units = useUnits()
-const typed = ref(props.entry?.entered ?? '')
-watch(
-  () => props.entry?.entered,
-  text => {
-    typed.value = text ?? ''
-  },
-)
+const shown = computed(() => (props.entry ? shownEntry(props.entry, props.field.unit, units.preference.value) : ''))
+const typed = ref(shown.value)
+watch(shown, text => {
+  typed.value = text
+})
 const mark = computed(() => (props.entry ? checkEntry(props.field, props.entry) : null))
 const unit = computed(() => unitTyped(props.field.unit, units.preference.value))
 const read = computed(() => {
@@ -34,7 +32,7 @@ const guide = computed(() =>
 
 function keep() {
   const text = typed.value.trim()
-  if (text === (props.entry?.entered ?? '')) return
+  if (text === shown.value) return
   emit('keep', text === '' ? null : readEntry(text, props.field.unit, units.preference.value))
 }
 </script>

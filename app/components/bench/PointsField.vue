@@ -2,7 +2,7 @@
 import { checkPoints } from '../../../core/bench'
 import type { Entry } from '../../../core/bench'
 import type { SheetField } from '../../../core/packs'
-import { readEntry, unitTyped } from '../../words/read-entry'
+import { readEntry, shownEntry, unitTyped } from '../../words/read-entry'
 
 /** The same measure at several places. Enter goes on to the next; there is always one more empty place. */
 const props = defineProps<{ field: Extract<SheetField, { kind: 'points' }>; entries: Entry[]; name: string }>()
@@ -14,11 +14,12 @@ const unit = computed(() => unitTyped(props.field.unit, units.preference.value))
 const checked = computed(() => checkPoints(props.field, props.entries))
 const markOf = (index: number) => checked.value.marks.find(mark => mark.index === index)?.reason ?? null
 const texts = ref<string[]>([])
+const shown = computed(() => props.entries.map(entry => shownEntry(entry, props.field.unit, units.preference.value)))
 watch(
-  () => props.entries,
+  shown,
   entries => {
     const places = Math.min(MOST, Math.max(props.field.atLeast, entries.length + 1))
-    texts.value = Array.from({ length: places }, (_, index) => entries[index]?.entered ?? '')
+    texts.value = Array.from({ length: places }, (_, index) => entries[index] ?? '')
   },
   { immediate: true },
 )
@@ -26,9 +27,12 @@ const list = useTemplateRef('list')
 
 function keep() {
   const entries = texts.value
-    .map(text => text.trim())
-    .filter(text => text !== '')
-    .map(text => readEntry(text, props.field.unit, units.preference.value))
+    .map((text, index) => [text.trim(), index] as const)
+    .filter(([text]) => text !== '')
+    .map(([text, index]) =>
+      // What nobody touched stays as it was typed.
+      text === shown.value[index] ? props.entries[index]! : readEntry(text, props.field.unit, units.preference.value),
+    )
   if (JSON.stringify(entries) !== JSON.stringify(props.entries)) emit('keep', entries)
 }
 async function next(index: number) {

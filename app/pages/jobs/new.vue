@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { fetchKept } from '../../device/fetch-kept'
+import { keepNewCar, stillNewCars } from '../../device/new-cars'
 import type { PackLine, VehicleAnswer } from '../../../contracts/answers'
 import { newJob } from '../../../contracts/jobs'
 import type { NewJob } from '../../../contracts/jobs'
@@ -115,10 +116,14 @@ function change(id: string) {
 async function load() {
   failed.value = false
   try {
-    ;[vehicles.value, packLines.value] = await Promise.all([
+    const [known, lines] = await Promise.all([
       fetchKept<VehicleAnswer[]>('/api/vehicles'),
       fetchKept<PackLine[]>('/api/packs').then(lines => lines.filter(line => !line.fault)),
     ])
+    const own = stillNewCars(known)
+    for (const { id } of own) newCars.add(id)
+    vehicles.value = [...known, ...own]
+    packLines.value = lines
     await choosePack(packLines.value[0]!.id)
   } catch {
     failed.value = true
@@ -132,7 +137,10 @@ function toggleSymptom(id: string) {
   values.symptoms = symptoms.includes(id) ? symptoms.filter(other => other !== id) : [...symptoms, id]
 }
 function added(vehicle: VehicleAnswer, isNew: boolean) {
-  if (isNew) newCars.add(vehicle.id)
+  if (isNew) {
+    newCars.add(vehicle.id)
+    keepNewCar(vehicle)
+  }
   vehicles.value = [...vehicles.value, vehicle]
   values.vehicleId = vehicle.id
 }

@@ -109,6 +109,8 @@ describe('the log', () => {
     const undone = event('undone', { eventId: log[1]!.id })
     expect(reduceLog(book, [...log, undone])).toMatchObject({ jars: 5 })
     expect(effectiveEvents([...log, undone])).toHaveLength(2)
+    expect(describeEvent(book, undone, [...log, undone])).toMatch(/^Undo: \d of \d jars$/)
+    expect(describeEvent(book, undone, [undone])).toBe('Undo')
     expect(reduceLog(book, [...log, undone, event('undone', { eventId: undone.id })])).toMatchObject({ jars: 3 })
   })
   it('passes over types from a newer device, also those that every object has', () => {

@@ -15,6 +15,10 @@ export function lastUndoable<State extends LogState, Event extends AnyEvent>(
 
 /** An act in a few words, as shown when it is undone. */
 export function describeEvent<State extends LogState>(book: Book<State>, event: AnyEvent, events: AnyEvent[]): string {
+  if (isCorrection(event)) {
+    const target = events.find(({ id }) => id === event.payload.eventId)
+    return target ? `Undo: ${describeEvent(book, target, events)}` : 'Undo'
+  }
   const words = kindOf(book, event)?.words ?? String(event.type)
   return typeof words === 'string' ? words : words(reduceLog(book, events), event)
 }

@@ -6,7 +6,7 @@ import { stepView } from '../../views/steps'
 import { noteOnSheets } from '../bench/note-on-sheets'
 import { unknownStep } from '../plan/unknown-step'
 import { applyStepDone } from './done'
-import { readingRefused } from './readings'
+import { readingRefused, readingWords } from './readings'
 import { stepRefused } from './step-refused'
 import { stopTimer } from './timers'
 
@@ -89,7 +89,7 @@ export const steps: Chapter<StepEvents> = {
     },
   },
   'reading-taken': {
-    words: 'Reading',
+    words: (state, { payload }) => readingWords(state, payload),
     undo: true,
     afterHandover: false,
     afterCallOff: false,

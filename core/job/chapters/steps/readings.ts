@@ -11,6 +11,16 @@ export function latestReading(state: JobState, stepId: string, readingId: string
   return state.readings.findLast(reading => reading.stepId === stepId && reading.readingId === readingId)?.value
 }
 
+/** The reading that a step asks for under a name. */
+const askedFor = ({ procedure }: JobState, stepId: string, readingId: string) =>
+  procedure?.operations.find(entry => entry.id === stepId)?.readings.find(entry => entry.id === readingId)
+
+/** What a reading is called where it is undone or waits. */
+export function readingWords(state: JobState, { stepId, readingId }: StepEvents['reading-taken']): string {
+  const spec = askedFor(state, stepId, readingId)
+  return spec ? `Reading: ${spec.name}` : 'Reading'
+}
+
 /** Why a reading cannot be taken as it is told; `null` when it can. */
 export function readingRefused(
   state: JobState,
@@ -18,9 +28,7 @@ export function readingRefused(
 ): Refusal | null {
   const unknown = unknownStep(state, stepId)
   if (unknown) return unknown
-  const spec = state
-    .procedure!.operations.find(entry => entry.id === stepId)
-    ?.readings.find(entry => entry.id === readingId)
+  const spec = askedFor(state, stepId, readingId)
   if (!spec) return refuse('payload.readingId', `This step asks for no reading "${readingId}".`)
   if (spec.kind === 'choice') {
     if (!spec.choices.includes(String(value))) return refuse('payload.value', `One of: ${spec.choices.join(', ')}.`)

@@ -1,0 +1,13 @@
+/** What every view waits for is read from the device while the rest of the page is still on its way: whose garage it is, and the job of the address. */
+export default defineNuxtPlugin({
+  name: 'early',
+  parallel: true,
+  setup({ $pinia }) {
+    const { pathname } = window.location
+    // A customer's page is nobody's garage.
+    if (pathname.startsWith('/s/')) return
+    void useGarageStore($pinia).load()
+    const jobId = /^\/jobs\/([0-9a-f-]{36})\//.exec(pathname)?.[1]
+    if (jobId) void import('../stores/device').then(({ useDeviceStore }) => useDeviceStore($pinia).hold(jobId))
+  },
+})
