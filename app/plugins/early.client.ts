@@ -2,12 +2,13 @@
 export default defineNuxtPlugin({
   name: 'early',
   parallel: true,
-  setup({ $pinia }) {
+  setup() {
+    const pinia = usePinia()
     const { pathname } = window.location
     // A customer's page is nobody's garage.
     if (pathname.startsWith('/s/')) return
-    void useGarageStore($pinia).load()
+    void useGarageStore(pinia).load()
     const jobId = /^\/jobs\/([0-9a-f-]{36})\//.exec(pathname)?.[1]
-    if (jobId) void import('../stores/device').then(({ useDeviceStore }) => useDeviceStore($pinia).hold(jobId))
+    if (jobId) void import('../stores/device').then(({ useDeviceStore }) => useDeviceStore(pinia).hold(jobId))
   },
 })

@@ -92,7 +92,10 @@ export async function view(page: Page, stage: Stage, jobId: string, name: string
   await page.locator('#sheet h1').first().waitFor()
 }
 
+/** The server may plan first, on a machine that is busy with other tests. */
+const SENT_WITHIN_MS = 90_000
+
 /** Waits until nothing is on its way to the device's disk or to the server any more. */
 export async function settled(page: Page): Promise<void> {
-  await page.getByText(/waiting to be sent|being kept/).waitFor({ state: 'detached' })
+  await page.getByText(/waiting to be sent|being kept/).waitFor({ state: 'detached', timeout: SENT_WITHIN_MS })
 }

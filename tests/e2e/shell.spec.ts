@@ -1,6 +1,7 @@
 import { expect } from '@playwright/test'
 import type { Page } from '@playwright/test'
 import { startApp } from '../support/app'
+import type { RunningApp } from '../support/app'
 import { withNewerVersion } from '../support/newer-version'
 import { jobUpTo, settled, test, view } from './fixture'
 import { addCar, doStep, nameFigure, turnPasses } from './mechanic'
@@ -21,6 +22,7 @@ test('without a server the job starts from any address, goes on, and is exactly 
   const jobId = await jobUpTo(stage, 'cover-tighten')
   const { base } = stage.app
   const phone = newPhone()
+  let server: RunningApp | undefined
   try {
     const first = await phone.start()
     await view(first, stage, jobId, 'work')
@@ -53,13 +55,13 @@ test('without a server the job starts from any address, goes on, and is exactly 
     await again.getByTestId('turn').click()
     await expect(again.getByText('6 of 24')).toBeVisible()
 
-    const server = await startApp(stage.database.url, Number(new URL(base).port))
+    server = await startApp(stage.database.url, Number(new URL(base).port))
     await settled(again)
     expect(await stage.events(jobId)).toHaveLength(known + 8)
     const { runs } = await stage.state(jobId)
     expect(runs.find(run => run.group === 'cover-bolts')).toMatchObject({ turned: 6, figure: { torqueNm: 21 } })
-    await server.kill()
   } finally {
+    await server?.kill()
     await phone.end()
   }
 })
@@ -69,6 +71,7 @@ test('a new car is taken in without a server, planned another way and worked on;
 }) => {
   const { base } = stage.app
   const phone = newPhone()
+  let server: RunningApp | undefined
   try {
     const page = await phone.start()
     await page.goto(`${base}/`)
@@ -115,7 +118,7 @@ test('a new car is taken in without a server, planned another way and worked on;
     const again = await phone.start()
     await again.goto(`${base}/jobs/${jobId}/work`)
     await expect(again.getByTestId('waits')).toContainText('waiting to be sent')
-    const server = await startApp(stage.database.url, Number(new URL(base).port))
+    server = await startApp(stage.database.url, Number(new URL(base).port))
     await settled(again)
     const state = await stage.state(jobId)
     expect(state).toMatchObject({
@@ -126,8 +129,8 @@ test('a new car is taken in without a server, planned another way and worked on;
     expect(state.number).toBeGreaterThan(0)
     expect(Object.keys(state.done)).toHaveLength(2)
     await expect(again.getByText(`${state.number}Grey Tavisk Hallend`)).toBeVisible()
-    await server.kill()
   } finally {
+    await server?.kill()
     await phone.end()
   }
 })
@@ -138,6 +141,7 @@ test('a car that the server does not take in says why, and goes on without the r
   await stage.openJob({ odometerKm: 90_000 })
   const { base } = stage.app
   const phone = newPhone()
+  let server: RunningApp | undefined
   try {
     const page = await phone.start()
     await page.goto(`${base}/`)
@@ -155,7 +159,7 @@ test('a car that the server does not take in says why, and goes on without the r
     await page.goto(`${base}/jobs/${jobId}/work`)
     await doStep(page)
 
-    const server = await startApp(stage.database.url, Number(new URL(base).port))
+    server = await startApp(stage.database.url, Number(new URL(base).port))
     const refused = page.getByRole('alert').filter({ hasText: 'The server does not take this car in.' })
     await expect(refused).toContainText('it cannot stand at')
     await page.reload()
@@ -167,8 +171,8 @@ test('a car that the server does not take in says why, and goes on without the r
     await settled(page)
     const state = await stage.state(jobId)
     expect([state.odometerKm, Object.keys(state.done).length, state.aside]).toEqual([null, 1, []])
-    await server.kill()
   } finally {
+    await server?.kill()
     await phone.end()
   }
 })
