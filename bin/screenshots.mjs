@@ -33,7 +33,12 @@ const shots = {
       { size: desk, path: '/library/learned' },
     ],
   },
-  work: { size: desk, path: `/jobs/${idOf(104)}/work` },
+  work: {
+    below: [
+      { size: desk, path: `/jobs/${idOf(104)}/work` },
+      { size: desk, path: `/jobs/${idOf(104)}/work`, act: climb },
+    ],
+  },
   phones: {
     beside: [
       { size: phone, path: `/jobs/${idOf(104)}/work` },
@@ -94,7 +99,6 @@ const shots = {
       { size: desk, path: `/jobs/${idOf(102)}/bench/parts`, act: orderFlywheel },
     ],
   },
-  ladder: { size: desk, path: `/jobs/${idOf(104)}/work`, act: climb },
   prove: {
     below: [
       { size: desk, path: `/jobs/${idOf(107)}/prove` },
@@ -110,6 +114,54 @@ const shots = {
       { size: phone, path: `/jobs/${idOf(101)}/prove/break-in`, act: asCustomer },
     ],
   },
+}
+
+// Last, since it leaves acts set aside.
+shots.signal = {
+  beside: [
+    { size: desk, path: `/jobs/${idOf(105)}/work`, act: workWithoutSignal },
+    { size: phone, path: `/jobs/${idOf(105)}/work`, act: workWithoutSignal },
+    { size: desk, path: `/jobs/${idOf(105)}/work`, act: meetAnother },
+    { size: phone, path: `/jobs/${idOf(105)}/aside` },
+  ],
+}
+
+/** Some work, and something that the server alone can do, while nobody answers. */
+async function workWithoutSignal(page) {
+  await page.route('**/api/**', route => route.abort())
+  await page.keyboard.press('t')
+  await keepNote(page, 'Exhaust clamp by the tunnel is welded on')
+  await page.keyboard.press('t')
+  await page.getByTestId('waits').filter({ hasText: '3 waiting' }).waitFor()
+  await page.getByTestId('sent-mark').click()
+  await page.getByTestId('sent-panel').waitFor()
+}
+async function keepNote(page, text) {
+  await page.keyboard.press('n')
+  await page.getByRole('dialog').locator('textarea').fill(text)
+  await page.getByRole('button', { name: 'Keep the note' }).click()
+  await page.getByRole('dialog').waitFor({ state: 'detached' })
+}
+
+/** Acts that arrive after somebody else's: the server, as it is heard here, has the step already. */
+async function meetAnother(page) {
+  let refusals = 2
+  await page.route('**/api/jobs/*/events', (route, request) =>
+    request.method() === 'POST' && refusals-- > 0
+      ? route.fulfill({
+          status: 409,
+          json: {
+            data: { issues: [{ path: 'events[0].payload', reason: 'The plan went another way before this arrived.' }] },
+          },
+        })
+      : route.continue(),
+  )
+  await page.keyboard.press('t')
+  await keepNote(page, 'Clip of the loom is broken')
+  await page.getByTestId('aside-count').waitFor()
+  await page.getByTestId('sent-mark').click()
+  await page.getByTestId('aside').click()
+  await page.getByRole('heading', { name: 'Set aside' }).waitFor()
 }
 
 async function takeIn(page) {
@@ -329,7 +381,11 @@ const browser = await chromium.launch({
 
 async function shoot({ size, path, act, scheme = 'light' }, file) {
   const page = await browser.newPage({ viewport: size, colorScheme: scheme })
-  if (process.env.ELDRIN_DEMO_NOW) await page.clock.install({ time: process.env.ELDRIN_DEMO_NOW })
+  if (process.env.ELDRIN_DEMO_NOW) {
+    await page.clock.install({ time: process.env.ELDRIN_DEMO_NOW })
+    // The moment of the pictures is not the server's.
+    await page.route('**/api/clock', route => route.abort())
+  }
   page.on('pageerror', error => console.error(file, error.message))
   await page.goto(base + path)
   await page.locator('#sheet h1').first().waitFor()

@@ -1,6 +1,5 @@
 import type { Quote, QuotesAnswer } from '../../contracts/supplier'
-import { nowIso } from '../device/clock'
-import { fetchKept, keptWithTime } from '../device/fetch-kept'
+import { keepAnswer, keptWithTime } from '../device/fetch-kept'
 import { momentText } from '../words/moments'
 import { issuesOf } from '../words/reason-of'
 
@@ -13,16 +12,17 @@ export function useQuotes() {
   const problem = ref('')
   async function ask() {
     const address = `/api/jobs/${store.jobId}/quotes`
-    const asked = nowIso()
     asking.value = true
     problem.value = ''
     try {
-      show(await fetchKept<QuotesAnswer>(address))
-      // Without signal it is what was kept.
-      const { at } = (await keptWithTime<QuotesAnswer>(address))!
-      if (at < asked) problem.value = `The server did not answer: prices and days are those of ${momentText(at)}.`
+      const answer = await $fetch<QuotesAnswer>(address)
+      show(answer)
+      await keepAnswer(address, answer)
     } catch (error) {
-      problem.value = issuesOf(error)[0]!.reason
+      const { reason } = issuesOf(error)[0]!
+      const kept = await keptWithTime<QuotesAnswer>(address)
+      if (kept) show(kept.body)
+      problem.value = kept ? `${reason} Prices and days are those of ${momentText(kept.at)}.` : reason
     } finally {
       asking.value = false
     }

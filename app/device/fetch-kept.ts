@@ -16,7 +16,7 @@ export async function fetchKept<T extends object>(address: string): Promise<T> {
     const body: unknown = await $fetch<unknown>(address, { timeout: PATIENCE_MS })
     // A page where data is wanted is of somebody in between.
     if (typeof body !== 'object' || body === null) throw new TypeError('That was no answer of the server.')
-    await keep.keepAnswer(address, { body, at: nowIso() })
+    await keepAnswer(address, body)
     return body as T
   } catch (error) {
     if (isOfTheServer(error)) throw error
@@ -24,6 +24,11 @@ export async function fetchKept<T extends object>(address: string): Promise<T> {
     if (!kept) throw error
     return kept.body as T
   }
+}
+
+/** Keeps what the server answered at an address, for when it does not. */
+export async function keepAnswer(address: string, body: unknown): Promise<void> {
+  await (await thisKeep()).keepAnswer(address, { body, at: nowIso() })
 }
 
 /** What the server answered last at an address, as far as this device keeps it; `null` where it never did. */

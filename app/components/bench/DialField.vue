@@ -9,6 +9,8 @@ const numbers = useNumbers()
 const props = defineProps<{
   field: Extract<SheetField, { kind: 'dial' }>
   entries: DialValue[]
+  /** The same with what is on its way to the disk: the next place follows on that. */
+  ahead: DialValue[]
   name: string
   limitMm: number | null
 }>()
@@ -22,7 +24,7 @@ const checked = computed(() =>
 const markOf = (index: number) => checked.value.marks.find(mark => mark.index === index) ?? null
 /** The next place: on by what the last two were apart. */
 const nextAngle = computed(() => {
-  const angles = props.entries.flatMap(entry => entry.angleDeg ?? [])
+  const angles = props.ahead.flatMap(entry => entry.angleDeg ?? [])
   const step = angles.length > 1 ? angles.at(-1)! - angles.at(-2)! : STEP_DEG
   return angles.length === 0 ? 0 : angles.at(-1)! + (step > 0 ? step : STEP_DEG)
 })

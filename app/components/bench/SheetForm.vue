@@ -21,10 +21,12 @@ function keep(field: SheetField, value: FieldValue | null) {
     cleared: value ? [] : [field.id],
   })
 }
-function take(field: SheetField, entry: DialValue) {
-  const before = aheadOf(field)
-  keep(field, { kind: 'dial', entries: [...(before?.kind === 'dial' ? before.entries : []), entry] })
+function dialAhead(field: SheetField): DialValue[] {
+  const ahead = aheadOf(field)
+  return ahead?.kind === 'dial' ? ahead.entries : []
 }
+const take = (field: SheetField, entry: DialValue) =>
+  keep(field, { kind: 'dial', entries: [...dialAhead(field), entry] })
 /** The limit that a dial's picture shows as a band: the number field its computation takes as one. */
 function limitOf(field: SheetField): number | null {
   const judge = props.sheet.judges.find(entry => entry.inputs.dial === field.id && entry.inputs.limit)
@@ -81,6 +83,7 @@ const textOf = (id: string) => {
         :name="idOf(field)"
         :entries="dialOf(field.id)"
         :limit-mm="limitOf(field)"
+        :ahead="dialAhead(field)"
         @take="entry => take(field, entry)"
         @keep="entries => keep(field, entries.length ? { kind: 'dial', entries } : null)"
       />
