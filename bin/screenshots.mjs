@@ -145,7 +145,7 @@ async function keepNote(page, text) {
 
 /** Acts that arrive after somebody else's: the server, as it is heard here, has the step already. */
 async function meetAnother(page) {
-  let refusals = 2
+  let refusals = 1
   await page.route('**/api/jobs/*/events', (route, request) =>
     request.method() === 'POST' && refusals-- > 0
       ? route.fulfill({
@@ -159,6 +159,7 @@ async function meetAnother(page) {
   await page.keyboard.press('t')
   await keepNote(page, 'Clip of the loom is broken')
   await page.getByTestId('aside-count').waitFor()
+  await page.getByText(/waiting to be sent|being kept/).waitFor({ state: 'detached' })
   await page.getByTestId('sent-mark').click()
   await page.getByTestId('aside').click()
   await page.getByRole('heading', { name: 'Set aside' }).waitFor()
