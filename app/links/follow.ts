@@ -45,7 +45,13 @@ export function follow(
       onMessage(event.data as string)
     }
     own.addEventListener('still-here', hear)
-    own.addEventListener('parted', () => void onParted().finally(() => source === own && lose(AGAIN_MS)))
+    own.addEventListener(
+      'parted',
+      () =>
+        void onParted()
+          .catch(() => {})
+          .finally(() => source === own && lose(AGAIN_MS)),
+    )
     own.onerror = () => {
       if (source === own) lose(AGAIN_MS)
     }

@@ -170,7 +170,7 @@ export class DeviceJob {
 
   /** Puts what this page holds on the disk again, after that was cleared away. */
   async keepAgain(): Promise<void> {
-    await this.keep.record(this.jobId, [...this.recorded])
+    await this.keep.part(this.jobId, [...this.recorded], [...this.beyond])
     const there = new Set((await this.keep.waiting(this.jobId)).map(({ id }) => id))
     await this.keep.add(this.waiting.filter(({ id }) => !there.has(id)))
   }

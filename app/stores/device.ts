@@ -226,7 +226,7 @@ export const useDeviceStore = defineStore('device', () => {
 
   // What this page holds goes back to a store that was cleared away: the jobs, and whose garage it is, to start from.
   onTaken(() => {
-    for (const opening of held.values()) void opening.then(job => job.keepAgain())
+    for (const opening of held.values()) void opening.then(job => job.keepAgain()).catch(() => {})
     void keeping.then(keep => keep.keepAnswer('/api/garage', { body: garage.garage, at: nowIso() }))
   })
 

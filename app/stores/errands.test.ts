@@ -101,3 +101,15 @@ it('tells at once what the server refuses at once', async () => {
   await expect(store.ask(wanted)).rejects.toThrow('supplier')
   expect(whats(store)).toEqual([])
 })
+it('is not taken for done by a page of somebody in between, and waits behind what waits of its job', async () => {
+  const store = useErrandsStore()
+  answer = () => '<html>Sign in to the network of this place</html>'
+  expect(await store.ask(wanted)).toBeNull()
+  await store.run()
+  expect(whats(store)).toEqual([wanted.what])
+  answer = () => ({})
+  device.waiting = [{}]
+  expect(await store.ask({ ...wanted, id: 'p', what: 'Make the link' })).toBeNull()
+  expect(asked).toHaveLength(2)
+  expect(whats(store)).toEqual([wanted.what, 'Make the link'])
+})

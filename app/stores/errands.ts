@@ -40,20 +40,26 @@ export const useErrandsStore = defineStore('errands', () => {
    * @throws what the server refuses
    */
   async function ask<T>(wanted: Omit<Errand, 'at' | 'refusal'>): Promise<T | null> {
+    // What was done before it on this job goes first; the server may not even know the job yet.
+    const isFirst = (await device.hold(wanted.jobId)).waiting.length === 0
     try {
-      return await post<T>(wanted)
+      if (isFirst) return await post<T>(wanted)
     } catch (error) {
       if (isOfTheServer(error)) throw error
       // The server stands behind what it says of others, a supplier for one: that is its answer for now.
       if (error instanceof FetchError && error.statusCode === NOT_NOW && error.data) throw error
     }
     await change(wanted.jobId, keep => keep.keepErrand({ ...wanted, at: nowIso() }))
-    messages.say(`No signal: “${wanted.what}” waits here, and is done as soon as there is.`)
+    messages.say(`“${wanted.what}” waits here, and is done as soon as there is signal.`)
     return null
   }
 
-  const post = async <T>({ path, body }: Pick<Errand, 'path' | 'body'>) =>
-    (await $fetch<unknown>(path, { method: 'POST', body, timeout: PATIENCE_MS })) as T
+  async function post<T>({ path, body }: Pick<Errand, 'path' | 'body'>): Promise<T> {
+    const answer = await $fetch<unknown>(path, { method: 'POST', body, timeout: PATIENCE_MS })
+    // A page where data is wanted is of somebody in between.
+    if (typeof answer !== 'object' || answer === null) throw new TypeError('That was no answer of the server.')
+    return answer as T
+  }
 
   /** Does what waits, in the order it was wanted; what belongs to a job comes after the acts that wait of it. */
   function run(): Promise<void> {

@@ -14,6 +14,8 @@ export const useYardStore = defineStore('yard', () => {
   /** When the server told of the lines that are shown, ISO 8601. */
   const asOf = ref<string | null>(null)
   const connected = ref(false)
+  /** Whether the server was listened for and did not answer. */
+  const isLost = ref(false)
 
   async function load() {
     try {
@@ -44,8 +46,9 @@ export const useYardStore = defineStore('yard', () => {
           void errands.run()
         }
         connected.value = isConnected
+        isLost.value = !isConnected
       },
     )
   }
-  return { jobs, failed, asOf, connected, load, show, watchYard }
+  return { jobs, failed, asOf, connected, isLost, load, show, watchYard }
 })

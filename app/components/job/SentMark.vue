@@ -49,7 +49,7 @@ const mark = computed((): { full: string; more?: string; end?: string; short: st
       <span class="figure font-bold sm:hidden" aria-hidden="true">{{ mark.short }}</span>
       <span class="max-sm:sr-only" role="status" :data-testid="waiting > 0 ? 'waits' : undefined"
         >{{ mark.full }}<span class="max-2xl:sr-only">{{ mark.more }}</span
-        >{{ mark.end }}</span
+        ><span :class="(aside || errands) && !keepsNothing ? 'max-2xl:sr-only' : ''">{{ mark.end }}</span></span
       >
     </button>
     <span v-if="errands" class="tag border-attention text-attention" data-testid="errand-count"

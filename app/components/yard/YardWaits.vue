@@ -18,7 +18,7 @@ watch(
 
 <template>
   <section
-    v-if="!yard.connected && yard.asOf"
+    v-if="yard.isLost && yard.asOf"
     class="mt-3 border-l-4 border-attention pl-4"
     aria-label="Waits for signal"
     data-testid="yard-waits"
