@@ -35,6 +35,11 @@ const head = {
   ],
   script: [
     {
+      // The device's store is opened while the scripts that read it are still on their way; where there is none, none is made.
+      innerHTML:
+        'try{const r=self.eldrinStore=indexedDB.open("eldrin");r.onupgradeneeded=()=>r.transaction.abort();r.onsuccess=()=>{const d=r.result;d.onversionchange=d.onclose=()=>{d.close();delete self.eldrinStore}}}catch{}',
+    },
+    {
       innerHTML:
         'try{const t=localStorage.getItem("eldrin-theme");if(t)document.documentElement.dataset.theme=t}catch{}',
     },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { setClockRight } from './device/clock'
 import { keepBasics } from './device/keep-basics'
 import { newVersionWaits, openShell } from './device/shell'
@@ -14,6 +15,8 @@ useFocusKept()
 if (!useRoute().path.startsWith('/s/')) {
   void garage.load()
   setTimeout(() => void setClockRight(), QUIET_AFTER_MS)
+  // Whoever had no signal may have set the clock meanwhile.
+  useEventListener(window, 'online', () => void setClockRight())
   openShell()
   keepBasics()
 }

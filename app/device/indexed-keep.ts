@@ -1,4 +1,4 @@
-import { openDB } from 'idb'
+import { openDB, wrap } from 'idb'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import type { JobEvent } from '../../core/job'
 import type { Errand } from '../log/errand'
@@ -55,7 +55,12 @@ async function openWhenItCan(name: string, terminated: () => void): Promise<IDBP
     }
 }
 
-function open(name: string, terminated: () => void): Promise<IDBPDatabase<Shape>> {
+async function open(name: string, terminated: () => void): Promise<IDBPDatabase<Shape>> {
+  const early = name === NAME ? await openedEarly() : null
+  if (early) {
+    early.onclose = terminated
+    return wrap(early) as unknown as IDBPDatabase<Shape>
+  }
   return openDB<Shape>(name, VERSION, {
     upgrade(database, from) {
       if (from < 1) {
@@ -72,6 +77,22 @@ function open(name: string, terminated: () => void): Promise<IDBPDatabase<Shape>
     blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
     terminated,
   })
+}
+
+/** The database as the page's head has opened it, once, where it is there and of today. */
+async function openedEarly(): Promise<IDBDatabase | null> {
+  const page = globalThis as { eldrinStore?: IDBOpenDBRequest | undefined }
+  const request = page.eldrinStore
+  page.eldrinStore = undefined
+  if (!request) return null
+  const database = await new Promise<IDBDatabase | null>(resolve => {
+    if (request.readyState === 'done') return resolve(request.error ? null : request.result)
+    request.addEventListener('success', () => resolve(request.result))
+    request.addEventListener('error', () => resolve(null))
+  })
+  if (database?.version === VERSION) return database
+  database?.close()
+  return null
 }
 
 function keepIn(database: () => Promise<IDBPDatabase<Shape>>): Keep {

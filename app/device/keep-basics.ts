@@ -2,7 +2,7 @@ import type { PackLine } from '../../contracts/answers'
 import { keepHere, readHere } from '../log/keep-here'
 import { nowMs } from './clock'
 import { fetchKept } from './fetch-kept'
-import { forgetOpened, openedAt } from './last-job'
+import { countAsOpened, forgetOpened, openedAt } from './last-job'
 import { thisKeep } from './open-keep'
 
 /** The first load is over by then, and nobody waits for what is fetched. */
@@ -23,5 +23,7 @@ async function fetchBasics(): Promise<void> {
     await fetchKept(address)
   keepHere(KEY, String(Date.now()))
   const { letOldGo } = await import('./let-old-go')
-  forgetOpened(await letOldGo(await thisKeep(), openedAt(), nowMs()))
+  const keep = await thisKeep()
+  countAsOpened(await keep.jobsRecorded(), nowMs())
+  forgetOpened(await letOldGo(keep, openedAt(), nowMs()))
 }

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { openDB } from 'idb'
+import { deleteDB, openDB } from 'idb'
 import { describe, expect, it, vi } from 'vitest'
 import type { JobEvent } from '../../core/job'
 import { keepsNothing } from '../log/keep-here'
@@ -135,6 +135,37 @@ it('takes over what an Eldrin before it kept', async () => {
   const keep = await indexedKeep('before')
   expect([ids(await keep.events('j')), ids(await keep.waiting('j')), await keep.errands()]).toEqual([['a'], ['w'], []])
 })
+describe('a database that the page has opened before its scripts were there', () => {
+  const opened = (version?: number) => {
+    const request = indexedDB.open('eldrin', version)
+    request.onupgradeneeded = () => request.transaction!.abort()
+    return Object.assign(globalThis, { eldrinStore: request }).eldrinStore
+  }
+  it('is gone on with where it is of today, opened long ago or just now', async () => {
+    const first = await indexedKeep()
+    await first.add([act('a')])
+    first.close()
+    opened()
+    const early = await indexedKeep()
+    expect(ids(await early.waiting('j'))).toEqual(['a'])
+    early.close()
+    const request = opened()
+    await new Promise(resolve => request.addEventListener('success', resolve))
+    const late = await indexedKeep()
+    expect(ids(await late.waiting('j'))).toEqual(['a'])
+    late.close()
+    await deleteDB('eldrin')
+  })
+  it('is made where there was none', async () => {
+    opened()
+    const keep = await indexedKeep()
+    await keep.add([act('b')])
+    expect(ids(await keep.waiting('j'))).toEqual(['b'])
+    keep.close()
+    await deleteDB('eldrin')
+  })
+})
+
 it('holds for now what the disk has no room for, and says so', async () => {
   const full = { ...(await indexedKeep('full')), add: () => Promise.reject(new DOMException('', 'QuotaExceededError')) }
   const keep = lastingWhereItCan(full)

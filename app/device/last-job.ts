@@ -21,6 +21,14 @@ export function openedAt(): Record<string, number> {
   }
 }
 
+/** Counts jobs of which nobody knows when they were opened as opened at this moment. */
+export function countAsOpened(jobIds: string[], atMs: number): void {
+  const known = openedAt()
+  const unknown = jobIds.filter(jobId => known[jobId] === undefined)
+  if (unknown.length > 0)
+    keepHere(OPENED, JSON.stringify({ ...known, ...Object.fromEntries(unknown.map(jobId => [jobId, atMs])) }))
+}
+
 /** Forgets when jobs were opened. */
 export function forgetOpened(jobIds: string[]): void {
   const left = Object.entries(openedAt()).filter(([jobId]) => !jobIds.includes(jobId))

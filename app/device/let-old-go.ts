@@ -6,7 +6,7 @@ export const KEPT_FOR_MS = 30 * 86_400_000
 
 /**
  * Lets jobs leave this device that are closed and were not opened for long; the server has them. Nothing goes of which anything waits.
- * @param openedAt job → when it was opened last, ms since 1970; one that is not in it counts as opened now
+ * @param openedAt job → when it was opened last, ms since 1970
  * @returns the jobs that left
  */
 export async function letOldGo(keep: Keep, openedAt: Record<string, number>, nowMs: number): Promise<string[]> {

@@ -4,6 +4,7 @@ import { reduceJob } from '../../core/job'
 import type { JobEvent } from '../../core/job'
 import { TestLog } from '../../tests/support/job-log'
 import { operation, smallPack } from '../../tests/support/small-pack'
+import type { Keep } from '../device/keep'
 import { memoryKeep } from '../device/memory-keep'
 import { DeviceJob } from './device-job'
 import { saidBy } from './waiting-act'
@@ -23,16 +24,21 @@ async function onSlowDisk() {
       await disk.add(acts)
     },
   }
+  return { ...(await jobOn(slow)), pieces, disk, write: () => write() }
+}
+
+/** A job of two steps on a disk. */
+async function jobOn(disk: Keep) {
   let id = 0
-  const job = new DeviceJob('job', slow, () => ({
+  const job = new DeviceJob('job', disk, () => ({
     personId: 'p',
     deviceId: 'd',
     now: () => '2026-03-02T09:00:00.000Z',
     newId: () => `act-${++id}`,
   }))
-  const { events } = TestLog.open(smallPack({ operations: [operation('first', {}), operation('second', {})] }))
-  await job.record(events)
-  return { job, pieces, disk, write: () => write() }
+  const log = TestLog.open(smallPack({ operations: [operation('first', {}), operation('second', {})] }))
+  await job.record(log.events)
+  return { job, log }
 }
 
 it('judges by what is on its way to the disk, and shows it when it is there', async () => {
@@ -187,4 +193,46 @@ it('puts on the disk again what was cleared away from it', async () => {
   await again
   expect((await disk.waiting('job')).map(({ id }) => id)).toEqual(waited)
   expect(await disk.events('job')).toHaveLength(job.recorded.length)
+})
+
+it('holds an act once that was read from the disk before its writing was told', async () => {
+  const disk = memoryKeep()
+  let told = () => {}
+  const late = {
+    ...disk,
+    async add(acts: JobEvent[]) {
+      await disk.add(acts)
+      await new Promise<void>(resolve => {
+        told = resolve
+      })
+    },
+  }
+  const { job } = await jobOn(late)
+  const done = job.act('step-done', { stepId: 'first' })
+  await new Promise(resolve => setTimeout(resolve))
+  await job.read()
+  told()
+  await done
+  expect([job.waiting.length, job.log.filter(({ type }) => type === 'step-done').length]).toEqual([1, 1])
+})
+
+it('does not lose sight of what was recorded while it read the disk', async () => {
+  const disk = memoryKeep()
+  let meanwhile: (() => Promise<unknown>) | null = null
+  const slow = {
+    ...disk,
+    async events(jobId: string) {
+      const found = await disk.events(jobId)
+      const act = meanwhile
+      meanwhile = null
+      await act?.()
+      return found
+    },
+  }
+  const { job, log } = await jobOn(slow)
+  const before = job.recorded.length
+  log.add('step-done', { stepId: 'first' })
+  meanwhile = () => job.record(log.events)
+  await job.read()
+  expect(job.recorded).toHaveLength(before + 1)
 })

@@ -28,6 +28,8 @@ export class DeviceJob {
   /** All that has happened, as far as this device keeps it, in order; another list whenever it has changed. */
   log: JobEvent[] = []
 
+  /** How often what is held has changed. */
+  private changes = 0
   private piece: { acts: WaitingAct[]; kept: Promise<void> } | null = null
   /** The writing of the piece before, however it ended. */
   private written: Promise<unknown> = Promise.resolve()
@@ -46,12 +48,16 @@ export class DeviceJob {
   /** Reads again what the device keeps; another page may have changed it. */
   async read(): Promise<void> {
     const { keep, jobId } = this
+    const before = this.changes
     const [recorded, waiting, beyond] = await Promise.all([keep.events(jobId), keep.waiting(jobId), keep.beyond(jobId)])
+    // What came in meanwhile may not have been on the disk yet.
+    if (this.changes !== before) return this.read()
     this.beyond = notIn(recorded, beyond)
     this.hold(recorded, waiting)
   }
 
   private hold(recorded: readonly JobEvent[], waiting: readonly WaitingAct[]) {
+    this.changes++
     this.recorded = recorded
     this.waiting = waiting
     const known = new Set(recorded.map(event => event.id))
@@ -100,7 +106,9 @@ export class DeviceJob {
       this.piece = null
       try {
         await this.keep.add(acts)
-        this.hold(this.recorded, [...this.waiting, ...acts])
+        // It may have been read from the disk already.
+        const there = new Set(this.waiting.map(({ id }) => id))
+        this.hold(this.recorded, [...this.waiting, ...acts.filter(({ id }) => !there.has(id))])
       } finally {
         this.onTheWay = this.onTheWay.filter(act => !acts.includes(act))
       }

@@ -105,6 +105,30 @@ describe('a sender', () => {
     expect(stood).toEqual(['offline', 'offline', 'offline', 'sending', 'sent'])
     expect(waits()).toEqual([])
   })
+  it('says whether what waits has come through, without waiting out a pause', async () => {
+    expect(await deviceWith(['a']).sender.sendNow()).toBe(true)
+    const { sender, pauses } = deviceWith(['a'], [nobody, nobody])
+    expect(await sender.sendNow()).toBe(false)
+    expect(pauses.length).toBeLessThan(2)
+  })
+  it('sends what was done while it told that nothing is left', async () => {
+    const device = deviceWith(['a'])
+    let looks = 0
+    const { sender } = device
+    const hooks = (sender as unknown as { hooks: { waiting: () => Promise<WaitingAct[]> } }).hooks
+    const { waiting } = hooks
+    hooks.waiting = async () => {
+      const found = await waiting()
+      // Looked at last, to tell whether the job was refused.
+      if (found.length === 0 && ++looks === 3) {
+        device.add('b')
+        void sender.send()
+      }
+      return found
+    }
+    await sender.send()
+    expect(device.waits()).toEqual([])
+  })
   it('sets aside what the judge refuses, in its place, and goes on with the rest', async () => {
     const { sender, posted, aside, taken } = deviceWith(['a', 'b', 'c'], [judge(1)])
     await sender.send()

@@ -41,7 +41,21 @@ export class Sender {
   /** Notes of something set aside that the server does not take: they stay on the device, and are tried again when it starts anew. */
   private readonly stuck = new Set<string>()
 
+  private readonly listeners: ((standing: Standing) => void)[] = []
+
   constructor(private readonly hooks: SenderHooks) {}
+
+  /** Sends what waits, and does not wait out a pause. @returns whether nothing is left */
+  async sendNow(): Promise<boolean> {
+    const stood = new Promise<Standing>(resolve => void this.listeners.push(resolve))
+    void this.send()
+    return (await stood) === 'sent'
+  }
+
+  private stands(standing: Standing): void {
+    this.hooks.stands(standing)
+    if (standing !== 'sending') for (const hear of this.listeners.splice(0)) hear(standing)
+  }
 
   /** Sends what waits now; at once, where it is waiting out a pause. */
   async send(): Promise<void> {
@@ -50,13 +64,16 @@ export class Sender {
     if (this.sending) return
     this.sending = true
     try {
+      let isRefused = false
       while (this.asked) {
         this.asked = false
         await this.sendAll()
+        isRefused = await this.isRefused()
       }
-      this.hooks.stands((await this.isRefused()) ? 'refused' : 'sent')
+      this.stands(isRefused ? 'refused' : 'sent')
     } finally {
       this.sending = false
+      for (const hear of this.listeners.splice(0)) hear('offline')
     }
   }
 
@@ -73,7 +90,7 @@ export class Sender {
       const taken = result.kind === 'accepted' ? numbered(batch, result.accepted) : []
       if (taken.length > 0 || result.kind === 'judged') {
         ;[pause, odd] = [FIRST_PAUSE_MS, 0]
-        this.hooks.stands('sending')
+        this.stands('sending')
         if (result.kind === 'judged') await this.setAside(batch[result.index] ?? batch[0]!, result.reason)
         else await this.hooks.taken(taken)
         continue
@@ -83,7 +100,7 @@ export class Sender {
         await this.setAside(batch[0]!, `The server does not take it (${result.status}).`)
         continue
       }
-      this.hooks.stands(result.kind === 'sign-in' || result.kind === 'outdated' ? result.kind : 'offline')
+      this.stands(result.kind === 'sign-in' || result.kind === 'outdated' ? result.kind : 'offline')
       await this.sleep(pause)
       pause = Math.min(pause * 2, LONGEST_PAUSE_MS)
     }

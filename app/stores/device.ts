@@ -24,6 +24,7 @@ export const useDeviceStore = defineStore('device', () => {
   /** Job → when this device last heard of it from the server, ISO 8601. */
   const heardAt = shallowReactive(new Map<string, string>())
   const heardOfAnother = new Set<() => void>()
+  const heardOfSent = new Set<(jobId: string) => void>()
   const tabs = openTabs<Standing>(
     ({ jobId, standing }) => {
       if (standing) standings.set(jobId, standing)
@@ -154,6 +155,12 @@ export const useDeviceStore = defineStore('device', () => {
   function send(jobId: string): void {
     if (tabs.isSender()) void hold(jobId).then(job => senderOf(job).send())
   }
+  /** Sends what waits of a job, and does not wait out a pause. @returns whether nothing is left */
+  async function sendNow(jobId: string): Promise<boolean> {
+    const job = await hold(jobId)
+    if (job.waiting.length === 0) return true
+    return tabs.isSender() && senderOf(job).sendNow()
+  }
   async function sendAll() {
     for (const jobId of await (await keeping).jobsWaiting()) send(jobId)
   }
@@ -191,6 +198,7 @@ export const useDeviceStore = defineStore('device', () => {
         if (standingOf(jobId) === standing) return
         standings.set(jobId, standing)
         tabs.tell({ jobId, standing })
+        if (standing === 'sent') heardOfSent.forEach(hear => hear(jobId))
       },
     })
     senders.set(jobId, sender)
@@ -237,6 +245,8 @@ export const useDeviceStore = defineStore('device', () => {
     tell: (jobId: string) => tabs.tell({ jobId }),
     /** Calls back when another tab has told so. */
     onTold: (hear: () => void) => void heardOfAnother.add(hear),
+    /** Calls back when all that waited of a job has come through. */
+    onSent: (hear: (jobId: string) => void) => void heardOfSent.add(hear),
     hold,
     giveBack,
     letGo,
@@ -248,6 +258,7 @@ export const useDeviceStore = defineStore('device', () => {
     refresh,
     act,
     send,
+    sendNow,
     askElse,
     jobsWaiting,
     takenInHere,

@@ -1,11 +1,17 @@
 import { FetchError } from 'ofetch'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import type { Keep } from '../device/keep'
 import { memoryKeep } from '../device/memory-keep'
 import { useErrandsStore } from './errands'
 
-const disk = vi.hoisted(() => ({ keep: null as unknown }))
-vi.mock('../device/open-keep', () => ({ thisKeep: async () => disk.keep }))
+const disk = vi.hoisted(() => ({ keep: null as unknown, taken: async () => {} }))
+vi.mock('../device/open-keep', () => ({
+  thisKeep: async () => disk.keep,
+  onTaken: (again: () => Promise<void>) => {
+    disk.taken = again
+  },
+}))
 
 const wanted = { id: 'o', jobId: 'j', what: 'Order 1 × clutch kit', path: '/api/jobs/j/orders', body: { id: 'o' } }
 /** What the server answers next; nobody answers where it is left out. */
@@ -14,9 +20,20 @@ const asked: string[] = []
 const said: string[] = []
 const device = {
   waiting: [] as unknown[],
+  /** Calls back that all of a job has come through. */
+  tellSent: (_jobId: string) => {},
+  /** Whether acts that wait come through when they are sent. */
+  isReached: false,
+  sendNow: async () => {
+    if (device.isReached) device.waiting = []
+    return device.waiting.length === 0
+  },
   isSender: () => true,
   tell: () => {},
   onTold: () => {},
+  onSent: (hear: (jobId: string) => void) => {
+    device.tellSent = hear
+  },
   hold: async () => ({ waiting: device.waiting }),
   refresh: async () => {},
 }
@@ -31,6 +48,7 @@ beforeEach(() => {
   answer = undefined
   asked.length = said.length = 0
   device.waiting = []
+  device.isReached = false
   setActivePinia(createPinia())
   vi.useFakeTimers()
   vi.stubGlobal('useDeviceStore', () => device)
@@ -68,6 +86,13 @@ it('is there again after a reload', async () => {
   const again = useErrandsStore()
   await vi.advanceTimersByTimeAsync(1)
   expect(whats(again)).toEqual([wanted.what])
+})
+it('is put back into a store that the browser has cleared away', async () => {
+  const store = useErrandsStore()
+  await store.ask(wanted)
+  disk.keep = memoryKeep()
+  await disk.taken()
+  expect((await (disk.keep as Keep).errands()).map(({ id }) => id)).toEqual(['o'])
 })
 it('comes after the acts of its job', async () => {
   const store = useErrandsStore()
@@ -112,4 +137,24 @@ it('is not taken for done by a page of somebody in between, and waits behind wha
   expect(await store.ask({ ...wanted, id: 'p', what: 'Make the link' })).toBeNull()
   expect(asked).toHaveLength(2)
   expect(whats(store)).toEqual([wanted.what, 'Make the link'])
+})
+it('sends the acts of its job first, and is done behind them where they come through', async () => {
+  const store = useErrandsStore()
+  answer = () => ({ token: 't' })
+  device.waiting = [{}]
+  device.isReached = true
+  expect(await store.ask(wanted)).toEqual({ token: 't' })
+  expect(whats(store)).toEqual([])
+})
+it('is done as soon as the acts before it have come through', async () => {
+  const store = useErrandsStore()
+  answer = () => ({})
+  device.waiting = [{}]
+  expect(await store.ask(wanted)).toBeNull()
+  await vi.advanceTimersByTimeAsync(10)
+  expect([asked.length, whats(store)]).toEqual([0, [wanted.what]])
+  device.waiting = []
+  device.tellSent('j')
+  await vi.advanceTimersByTimeAsync(10)
+  expect([asked.length, whats(store)]).toEqual([1, []])
 })

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { isOfTheServer } from '../device/fetch-kept'
 import { nowIso } from '../device/clock'
 import type { Keep } from '../device/keep'
-import { thisKeep } from '../device/open-keep'
+import { onTaken, thisKeep } from '../device/open-keep'
 import type { Errand } from '../log/errand'
 import { issuesOf } from '../words/reason-of'
 
@@ -41,9 +41,8 @@ export const useErrandsStore = defineStore('errands', () => {
    */
   async function ask<T>(wanted: Omit<Errand, 'at' | 'refusal'>): Promise<T | null> {
     // What was done before it on this job goes first; the server may not even know the job yet.
-    const isFirst = (await device.hold(wanted.jobId)).waiting.length === 0
     try {
-      if (isFirst) return await post<T>(wanted)
+      if (await device.sendNow(wanted.jobId)) return await post<T>(wanted)
     } catch (error) {
       if (isOfTheServer(error)) throw error
       // The server stands behind what it says of others, a supplier for one: that is its answer for now.
@@ -93,7 +92,13 @@ export const useErrandsStore = defineStore('errands', () => {
   /** Wants it no more. */
   const letGo = ({ id, jobId }: Errand) => change(jobId, keep => keep.dropErrand(id))
 
-  device.onTold(() => void read())
+  // What this page holds goes back to a store that was cleared away.
+  onTaken(async () => {
+    const keep = await thisKeep()
+    for (const errand of waiting.value) await keep.keepErrand(errand)
+  })
+  device.onTold(() => void run())
+  device.onSent(jobId => ofJob(jobId).length > 0 && void run())
   void read()
   return { waiting, ofJob, ask, run, askAgain, letGo }
 })

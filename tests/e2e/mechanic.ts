@@ -117,6 +117,7 @@ export async function addCar(
 /** Turns what is left of a run, pass after pass. */
 export async function turnPasses(page: Page): Promise<void> {
   const pass = page.getByTestId('turn-pass')
+  await page.getByTestId('turn').waitFor()
   while (await pass.isVisible()) {
     const turned = page.getByText(/turns of the wrench/)
     const before = await turned.innerText()

@@ -5,8 +5,10 @@ test('the days ahead hold every car, move one by drag, keys and buttons within w
   page,
   emptyStage: stage,
 }) => {
-  // A Monday morning.
-  await page.clock.install({ time: new Date('2026-03-02T08:05:00Z') })
+  // A Monday morning, for the page and for the server it goes by.
+  const now = Date.parse('2026-03-02T08:05:00Z')
+  await page.clock.install({ time: now })
+  await stage.app.setAhead(now - Date.now())
   const first = await stage.openJob({ at: '2026-03-02T07:00:00.000Z' })
   const second = await stage.openJob({
     at: '2026-03-02T07:10:00.000Z',
@@ -60,6 +62,9 @@ test('the days ahead hold every car, move one by drag, keys and buttons within w
   await page.goto(`${base}/week`)
   const picture = page.getByRole('img', { name: /^Days ahead: / })
   await picture.waitFor()
+  // What this device kept of it knows of no promise yet.
+  await page.getByTestId('week-102').click()
+  await expect(page.locator('aside, #sheet').getByText(/, promised /).first()).toBeVisible()
   const car = picture.locator(`[data-job="${second}"] rect`).first()
   const from = (await car.boundingBox())!
   await page.mouse.move(from.x + 6, from.y + 10)

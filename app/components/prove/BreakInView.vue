@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { breakIn } from '../../../core/job'
-import { fetchKept } from '../../device/fetch-kept'
+import { fetchKept, keepAnswer } from '../../device/fetch-kept'
 import { newId } from '../../log/ids'
 import { momentText } from '../../words/moments'
 import { issuesOf } from '../../words/reason-of'
@@ -34,9 +34,16 @@ const look = () =>
 const make = () =>
   telling(async () => {
     const wanted = { id: newId(), jobId: store.jobId, what: 'Make the customer’s link', path: path.value, body: {} }
-    return (await errands.ask<{ token: string }>(wanted))?.token ?? null
+    const link = await errands.ask<{ token: string }>(wanted)
+    if (link) await keepAnswer(path.value, { link })
+    return link?.token ?? null
   })
-const revoke = () => telling(() => $fetch(path.value, { method: 'DELETE' }).then(() => null))
+const revoke = () =>
+  telling(async () => {
+    await $fetch(path.value, { method: 'DELETE' })
+    await keepAnswer(path.value, { link: null })
+    return null
+  })
 onMounted(look)
 watch(isWanted, wanted => !wanted && look())
 async function copy() {
