@@ -3,6 +3,8 @@ import { forGarage } from '../../server/db/for-garage'
 import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
 import type { TestDatabase } from '../support/database'
+import { basicsKept } from '../support/kept'
+import { clockAhead } from '../support/page-clock'
 import { newPhone } from '../support/phone'
 import { garageId, newJobRequest } from '../support/requests'
 
@@ -66,7 +68,7 @@ async function onePhone(
   try {
     let page = await phone.start()
     await page.goto(app.base)
-    await shellKept(page)
+    await basicsKept(page)
     while (another()) {
       const jobId = await openJob(app.base)
       const world: World = { page, url: `${app.base}/jobs/${jobId}/work`, aheadMs: 0 }
@@ -142,28 +144,6 @@ async function breakOff(
   }
   await open(world)
   return world.page
-}
-
-/** Lets a page's clock run ahead of the machine's. */
-const clockAhead = (aheadMs: number) => `{
-  const Real = globalThis.RealDate ?? Date
-  globalThis.RealDate = Real
-  globalThis.Date = class extends Real {
-    constructor(...given) {
-      if (given.length > 0) super(...given)
-      else super(Real.now() + ${aheadMs})
-    }
-    static now() {
-      return Real.now() + ${aheadMs}
-    }
-  }
-}`
-
-async function shellKept(page: Page): Promise<void> {
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready
-    while (localStorage.getItem('eldrin-basics-at') === null) await new Promise(resolve => setTimeout(resolve, 200))
-  })
 }
 
 async function openJob(base: string): Promise<string> {

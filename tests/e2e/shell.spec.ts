@@ -1,20 +1,11 @@
 import { expect } from '@playwright/test'
-import type { Page } from '@playwright/test'
 import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
 import { withNewerVersion } from '../support/newer-version'
 import { jobUpTo, settled, test, view } from './fixture'
 import { addCar, doStep, nameFigure, turnPasses } from './mechanic'
+import { shellKept } from '../support/kept'
 import { newPhone } from '../support/phone'
-
-/** Waits until all of the shell is on the device. */
-async function shellKept(page: Page): Promise<void> {
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready
-    while ((await (await caches.open('eldrin-later')).keys()).length === 0)
-      await new Promise(resolve => setTimeout(resolve, 200))
-  })
-}
 
 test('without a server the job starts from any address, goes on, and is exactly there after the browser was killed in the middle of a pass', async ({
   emptyStage: stage,

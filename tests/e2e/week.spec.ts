@@ -64,7 +64,12 @@ test('the days ahead hold every car, move one by drag, keys and buttons within w
   await picture.waitFor()
   // What this device kept of it knows of no promise yet.
   await page.getByTestId('week-102').click()
-  await expect(page.locator('aside, #sheet').getByText(/, promised /).first()).toBeVisible()
+  await expect(
+    page
+      .locator('aside, #sheet')
+      .getByText(/, promised /)
+      .first(),
+  ).toBeVisible()
   const car = picture.locator(`[data-job="${second}"] rect`).first()
   const from = (await car.boundingBox())!
   await page.mouse.move(from.x + 6, from.y + 10)

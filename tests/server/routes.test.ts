@@ -10,7 +10,7 @@ import type { TestDatabase } from '../support/database'
 import { packsFolder } from '../support/packs'
 import { incoming, newJobRequest, personId } from '../support/requests'
 import { coverAndPart } from '../support/small-pack'
-import { CONTRACT } from '../../contracts/version'
+import { call as ask, everythingIn } from '../support/wire'
 import { writePack } from '../../contracts/write-pack'
 
 let database: TestDatabase
@@ -28,25 +28,8 @@ afterAll(async () => {
   await database.drop()
 })
 
-interface Answer {
-  status: number
-  body: { data?: { issues?: { path: string; reason: string }[] } } & Record<string, unknown>
-}
-async function call(method: string, path: string, body?: unknown): Promise<Answer> {
-  const response = await fetch(app.base + path, {
-    method,
-    body: typeof body === 'string' ? body : JSON.stringify(body),
-    headers: { 'content-type': 'application/json' },
-  })
-  return { status: response.status, body: (await response.json()) as Answer['body'] }
-}
-const everything = async () =>
-  JSON.stringify(
-    await database.sql`
-  select (select json_agg(e order by seq, job_id) from job_event e) events, (select json_agg(v order by id) from vehicle v) vehicles,
-    (select json_agg(j order by id) from job j) jobs, (select json_agg(s order by job_id) from job_summary s) lines, (select json_agg(g) from garage g) garages, (select json_agg(p) from garage_pack p) packs, (select json_agg(w order by id) from wrench w) wrenches,
-    (select json_agg(f order by id) from vehicle_figure f) figures, (select json_agg(f) from vehicle_fastener f) fasteners`,
-  )
+const call = (method: string, path: string, body?: unknown) => ask(app.base, method, path, body)
+const everything = () => everythingIn(database)
 const posting = (...events: unknown[]) => ({ events })
 const ours = writePack(coverAndPart())
 const circumstances = { helper: null, hours: null, arrivals: [], pins: [] }
@@ -456,30 +439,6 @@ describe('bad input is answered with path and reason and changes nothing', () =>
   })
 })
 
-it('posts, answers again, and reads back', async () => {
-  const event = incoming('note-added', { stepId: null, text: 'Through the wire' }) as { id: string }
-  const first = await call('POST', `/api/jobs/${jobId}/events`, posting(event))
-  expect(first.status).toBe(200)
-  expect((await call('POST', `/api/jobs/${jobId}/events`, posting(event))).body).toEqual(first.body)
-  const [{ seq }] = first.body.accepted as [{ seq: number }]
-  const response = await fetch(`${app.base}/api/jobs/${jobId}/events?after=${seq - 1}`)
-  expect(await response.json()).toMatchObject([{ id: event.id, seq }])
-})
-
-it('streams what is recorded, after what was missed', async () => {
-  const abort = new AbortController()
-  const response = await fetch(`${app.base}/api/jobs/${jobId}/stream?after=2`, { signal: abort.signal })
-  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
-  let heard = ''
-  const until = async (text: string) => {
-    while (!heard.includes(text)) heard += (await reader.read()).value
-  }
-  await until('Through the wire')
-  await call('POST', `/api/jobs/${jobId}/events`, posting(incoming('note-added', { stepId: null, text: 'Live' })))
-  await until('"Live"')
-  abort.abort()
-})
-
 it('does not start on a broken pack, and says file, path and reason', () => {
   const folder = mkdtempSync(join(tmpdir(), 'eldrin-broken-'))
   cpSync(packsFolder, folder, { recursive: true })
@@ -507,61 +466,5 @@ describe('wrenches', () => {
     expect(list.find(wrench => wrench.id === id)).toMatchObject({ ...body, calibratedOn: null })
     expect((await fetch(`${app.base}/api/wrenches/${id}`, { method: 'DELETE' })).status).toBe(204)
     expect((await call('DELETE', `/api/wrenches/${id}`)).status).toBe(404)
-  })
-})
-
-describe('a device that goes on from where it was', () => {
-  const eventsAfter = (after: number, last: string) =>
-    call('GET', `/api/jobs/${jobId}/events?after=${after}&last=${last}`)
-
-  it('is told when the log does not lead there', async () => {
-    const [first, second] = (await call('GET', `/api/jobs/${jobId}/events`)).body as unknown as { id: string }[]
-    expect((await eventsAfter(1, first!.id)).status).toBe(200)
-    const { status, body } = await eventsAfter(1, second!.id)
-    expect([status, body.data!.issues![0]!.path]).toEqual([409, 'last'])
-    expect((await eventsAfter(5000, second!.id)).status).toBe(409)
-  })
-  it('is told so by the stream, too, also where the job is gone', async () => {
-    for (const path of [`${jobId}/stream?after=1&last=elsewhere`, `${crypto.randomUUID()}/stream?after=1&last=x`]) {
-      const stream = new AbortController()
-      const response = await fetch(`${app.base}/api/jobs/${path}`, { signal: stream.signal })
-      const reader = response.body!.getReader()
-      let text = ''
-      while (!text.includes('event: parted')) text += new TextDecoder().decode((await reader.read()).value)
-      stream.abort()
-      expect(text).not.toContain('job-opened')
-    }
-  })
-})
-
-describe('a page of another Eldrin', () => {
-  const asking = (contract: number | string, path = '/api/clock') =>
-    fetch(app.base + path, { headers: { 'x-eldrin-contract': String(contract) } })
-
-  it('is understood one version back, and is told else which is the older', async () => {
-    expect((await asking(CONTRACT)).status).toBe(200)
-    expect((await asking(CONTRACT - 1)).status).toBe(200)
-    for (const [contract, words] of [
-      [CONTRACT - 2, 'newer'],
-      [CONTRACT + 1, 'older'],
-      ['none', 'newer'],
-    ] as const) {
-      const answer = await asking(contract)
-      expect([answer.status, answer.headers.get('x-eldrin-contract')]).toEqual([426, String(CONTRACT)])
-      expect(await answer.text()).toContain(
-        `This server has an? ${words}`.replace('an?', words === 'older' ? 'an' : 'a'),
-      )
-    }
-    expect((await fetch(`${app.base}/api/jobs/${jobId}/stream?after=0&contract=${CONTRACT + 1}`)).status).toBe(426)
-  })
-  it('changes nothing', async () => {
-    const before = await everything()
-    const response = await fetch(`${app.base}/api/jobs/${jobId}/events`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'x-eldrin-contract': String(CONTRACT + 1) },
-      body: JSON.stringify(posting(incoming('note-added', { stepId: null, text: 'from tomorrow' }))),
-    })
-    expect(response.status).toBe(426)
-    expect(await everything()).toBe(before)
   })
 })
