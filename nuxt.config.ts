@@ -72,11 +72,13 @@ export default defineNuxtConfig({
   },
   vite: {
     plugins: [tailwindcss()],
+    // No component is written in the older style.
+    vue: { features: { optionsAPI: false } },
     worker: { format: 'es' },
     // The core is pure, and so are the framework's composables: what of them is not used is left out, whatever names it on the way.
     build: {
       rollupOptions: {
-        output: { experimentalMinChunkSize: 8_000 },
+        output: { experimentalMinChunkSize: 20_000 },
         treeshake: {
           moduleSideEffects: (id, external) =>
             external ||

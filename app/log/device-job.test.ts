@@ -236,3 +236,13 @@ it('does not lose sight of what was recorded while it read the disk', async () =
   await job.read()
   expect(job.recorded).toHaveLength(before + 1)
 })
+
+it('says whether what it read was new', async () => {
+  const disk = memoryKeep()
+  const { job, log } = await jobOn(disk)
+  const { log: before } = job
+  expect([await job.read(), job.log === before]).toEqual([false, true])
+  log.add('step-done', { stepId: 'first' })
+  await disk.record('job', log.events)
+  expect([await job.read(), job.log.length]).toEqual([true, before.length + 1])
+})

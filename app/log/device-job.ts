@@ -1,6 +1,8 @@
 import { admit, reduceJob, uncounted } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
 import type { Keep } from '../device/keep'
+import { keptOf } from '../device/kept-job'
+import type { KeptJob } from '../device/kept-job'
 import { actAgain } from './act-again'
 import type { Asked, WaitingAct } from './waiting-act'
 
@@ -45,15 +47,22 @@ export class DeviceJob {
     return this.onTheWay.length > 0 ? [...this.log, ...this.onTheWay] : this.log
   }
 
-  /** Reads again what the device keeps; another page may have changed it. */
-  async read(): Promise<void> {
-    const { keep, jobId } = this
+  /**
+   * Reads again what the device keeps; another page may have changed it.
+   * @param ahead what is on its way already
+   * @returns whether anything was new
+   */
+  async read(ahead?: Promise<KeptJob> | null): Promise<boolean> {
     const before = this.changes
-    const [recorded, waiting, beyond] = await Promise.all([keep.events(jobId), keep.waiting(jobId), keep.beyond(jobId)])
+    const { recorded, waiting, beyond } = await (ahead ?? keptOf(this.keep, this.jobId))
     // What came in meanwhile may not have been on the disk yet.
     if (this.changes !== before) return this.read()
-    this.beyond = notIn(recorded, beyond)
+    const apart = notIn(recorded, beyond)
+    const known = [this.recorded, this.waiting, this.beyond]
+    if ([recorded, waiting, apart].every((list, index) => isSame(list, known[index]!))) return false
+    this.beyond = apart
     this.hold(recorded, waiting)
+    return true
   }
 
   private hold(recorded: readonly JobEvent[], waiting: readonly WaitingAct[]) {
@@ -256,6 +265,11 @@ function notIn(log: readonly JobEvent[], events: readonly JobEvent[]): JobEvent[
   const there = new Set(log.flatMap(event => [event.id, ...actsAside(event)]))
   return events.filter(event => ![event.id, ...actsAside(event)].some(id => there.has(id)))
 }
+
+/** Whether two lists hold the same events; an act that waits may have become another request. */
+const isSame = (one: readonly WaitingAct[], other: readonly WaitingAct[]) =>
+  one.length === other.length &&
+  one.every(({ id, by }, index) => id === other[index]!.id && JSON.stringify(by) === JSON.stringify(other[index]!.by))
 
 /** The act that a note in the log says does not count. */
 const actsAside = ({ type, payload }: JobEvent): string[] =>

@@ -1,3 +1,5 @@
+import { readAhead } from '../device/kept-job'
+
 /** What every view waits for is read from the device while the rest of the page is still on its way: whose garage it is, and the job of the address. */
 export default defineNuxtPlugin({
   name: 'early',
@@ -9,6 +11,8 @@ export default defineNuxtPlugin({
     if (pathname.startsWith('/s/')) return
     void useGarageStore(pinia).load()
     const jobId = /^\/jobs\/([0-9a-f-]{36})\//.exec(pathname)?.[1]
-    if (jobId) void import('../stores/device').then(({ useDeviceStore }) => useDeviceStore(pinia).hold(jobId))
+    if (!jobId) return
+    readAhead(jobId)
+    void import('../stores/device').then(({ useDeviceStore }) => useDeviceStore(pinia).hold(jobId))
   },
 })

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { clockOffMs, nowIso } from '../device/clock'
 import { isMissingThere, isParted } from '../device/parted'
+import { takeAhead } from '../device/kept-job'
 import { onTaken, thisKeep } from '../device/open-keep'
 import { openTabs } from '../device/tabs'
 import { isOfTheServer } from '../device/fetch-kept'
@@ -11,6 +12,9 @@ import { Sender } from '../log/sender'
 import type { Standing } from '../log/sender'
 import type { Asked } from '../log/waiting-act'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+
+/** The first view stands by then. */
+const QUIET_AFTER_MS = 2_000
 
 /** The one way to write events: judged here, kept on this device, shown in every tab, and sent by one of them until the server has answered. */
 export const useDeviceStore = defineStore('device', () => {
@@ -45,7 +49,10 @@ export const useDeviceStore = defineStore('device', () => {
         clockOffMs: clockOffMs(),
         newId,
       }))
-      await job.read()
+      const ahead = takeAhead(jobId)
+      await job.read(ahead)
+      // Another tab may have told of something between that reading and this tab's listening.
+      if (ahead) setTimeout(() => void reread(jobId), QUIET_AFTER_MS)
       return job
     })
     held.set(jobId, opening)
@@ -63,8 +70,7 @@ export const useDeviceStore = defineStore('device', () => {
   }
   async function reread(jobId: string) {
     const job = await held.get(jobId)
-    await job?.read()
-    bump(jobId)
+    if (!job || (await job.read())) bump(jobId)
     send(jobId)
     heardOfAnother.forEach(hear => hear())
   }

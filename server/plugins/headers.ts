@@ -1,8 +1,15 @@
 import { removeResponseHeader, setResponseHeader } from 'h3'
 import { partsOfWork } from '#parts-of-work'
 
-/** What a page says of itself and its parts need not repeat: a browser asks for dozens of them. */
-const PAGE_ONLY = ['referrer-policy', 'x-frame-options', 'cross-origin-opener-policy', 'permissions-policy']
+/** What a page says of itself and its parts need not repeat, a browser asks for dozens of them; nor when they changed: their names say it. */
+const PAGE_ONLY = [
+  'referrer-policy',
+  'x-frame-options',
+  'cross-origin-opener-policy',
+  'permissions-policy',
+  'etag',
+  'last-modified',
+]
 
 /** What Work is made of is fetched while the page's first part is still read; a customer's page has no use for it. */
 const aheadOf = (path: string) =>

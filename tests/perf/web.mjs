@@ -4,9 +4,11 @@
  */
 import { chromium } from '@playwright/test'
 import { chromiumPath, quietArgs } from '../support/chromium.ts'
+import { shellKept } from '../support/kept.ts'
 
 const base = process.env.ELDRIN_URL ?? 'http://127.0.0.1:3000'
 const RUNS = 5
+const TAPS = 3
 const SLOWDOWN = 4
 const LIMIT_KB = 170
 
@@ -32,12 +34,36 @@ async function slowPage(context) {
   await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN })
   return { page, client }
 }
+/** From the start of the navigation until the step on the screen is painted, by the page's own clock. */
 async function untilStepStands(page) {
-  const started = performance.now()
-  await page.goto(address, { waitUntil: 'commit' })
-  await page.getByTestId('step-title').waitFor()
-  return performance.now() - started
+  await page.addInitScript(() => {
+    const watcher = new MutationObserver(() => {
+      if (!document.querySelector('[data-testid=step-title]')) return
+      watcher.disconnect()
+      requestAnimationFrame(() =>
+        setTimeout(() => {
+          self.stepStoodAt = performance.now()
+        }),
+      )
+    })
+    watcher.observe(document, { childList: true, subtree: true })
+  })
+  await page.goto(address)
+  return (await page.waitForFunction(() => self.stepStoodAt, undefined, { polling: 500 })).jsonValue()
 }
+
+/** Starts or stops the timer of the step on the screen. @returns ms until it shows */
+const untilTapShows = page =>
+  page.evaluate(async () => {
+    const button = [...document.querySelectorAll('button')].find(
+      each => each.textContent.includes('Timer') || each.textContent.includes('Stop timer'),
+    )
+    const before = button.textContent.includes('Stop')
+    const tapped = performance.now()
+    button.click()
+    while (button.textContent.includes('Stop') === before) await new Promise(resolve => requestAnimationFrame(resolve))
+    return performance.now() - tapped
+  })
 
 for (let run = 0; run < RUNS; run++) {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
@@ -55,28 +81,18 @@ for (let run = 0; run < RUNS; run++) {
       script += encodedDataLength
   })
   cold.push(await untilStepStands(page))
-  taps.push(
-    await page.evaluate(async () => {
-      const button = [...document.querySelectorAll('button')].find(
-        each => each.textContent.includes('Timer') || each.textContent.includes('Stop timer'),
-      )
-      const before = button.textContent
-      const tapped = performance.now()
-      button.click()
-      while (button.textContent === before) await new Promise(resolve => requestAnimationFrame(resolve))
-      const shown = performance.now() - tapped
-      button.click()
-      return shown
-    }),
-  )
   await page.waitForTimeout(500)
   counts = false
 
-  // Again, from what is on the device.
-  await page.evaluate(() => navigator.serviceWorker.ready)
+  // Again, from what is on the device, once all of it is there; then at work.
+  await shellKept(page)
   await page.close()
   const again = await slowPage(context)
   cached.push(await untilStepStands(again.page))
+  for (let tap = 0; tap < TAPS; tap++) {
+    await again.page.waitForTimeout(1000)
+    taps.push(await untilTapShows(again.page))
+  }
   await context.close()
 }
 await browser.close()
@@ -85,6 +101,6 @@ console.log(
   `Work, first load: ${(script / 1024).toFixed(1)} kB JavaScript compressed (limit ${LIMIT_KB}), ${(everything / 1024).toFixed(1)} kB in all`,
 )
 console.log(
-  `step on the screen after ${middle(cold)} ms cold and ${middle(cached)} ms from the device, a tap shows after ${middle(taps)} ms (median of ${RUNS}, processor slowed ${SLOWDOWN} times)`,
+  `step on the screen after ${middle(cold)} ms cold and ${middle(cached)} ms from the device, a tap shows after ${middle(taps)} ms (medians of ${RUNS}, of taps of ${taps.length}; processor slowed ${SLOWDOWN} times)`,
 )
 process.exitCode = script / 1024 < LIMIT_KB ? 0 : 1

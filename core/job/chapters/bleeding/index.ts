@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import { dict } from '../../../base/dict'
 import type { Chapter, JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
@@ -239,6 +240,6 @@ function takeOver(state: JobState, stepId: string): Bleeding | undefined {
 }
 
 function plannedId(state: JobState, stepId: string): string {
-  const activity = state.procedure?.operations.find(operation => operation.id === stepId)?.activity
+  const activity = state.procedure && byId(state.procedure.operations, stepId)?.activity
   return activity?.kind === 'bleed' ? (activity.way ?? '') : ''
 }

@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import type { JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
@@ -13,7 +14,7 @@ const lastRound = (state: JobState, stepId: string) => state.bleeding[stepId]!.r
 export function bleedingRefused(state: JobState, { stepId, way }: BleedingEvents['bleed-opened']): Refusal | null {
   const unknown = unknownStep(state, stepId)
   if (unknown) return unknown
-  if (state.procedure!.operations.find(entry => entry.id === stepId)?.activity?.kind !== 'bleed')
+  if (byId(state.procedure!.operations, stepId)?.activity?.kind !== 'bleed')
     return refuse('payload.stepId', 'This step is not a bleeding.')
   if (state.bleeding[stepId]) return refuse('payload.stepId', 'Bleeding is open on this step already.')
   const [blocker] = blockersOf(state, stepId)

@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import type { BleedWay } from '../../../pack/bleeding'
 import type { Activity, Operation } from '../../../pack/operations'
 import type { JobState } from '../../chapters'
@@ -43,7 +44,7 @@ export function bleedingStep(state: JobState): (Operation & { activity: Activity
 /** The way that is being gone now, with the counts that were chosen for it. */
 export function wayNow(state: JobState, stepId: string): BleedWay | null {
   const bleeding = state.bleeding[stepId]
-  const activity = state.procedure?.operations.find(operation => operation.id === stepId)?.activity
+  const activity = state.procedure && byId(state.procedure.operations, stepId)?.activity
   if (!bleeding || activity?.kind !== 'bleed') return null
   return {
     ...(state.procedure?.bleeding.find(entry => entry.id === bleeding.rounds.at(-1)!.way) ??

@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import { boltName, countBoard, isOut, typicalBoard } from '../../../fasteners'
 import type { BoardBolt, BoltBoard, BoltCondition, BoltStand } from '../../../fasteners'
 import { groupsSetBy } from '../../../packs/check-fasteners'
@@ -33,7 +34,7 @@ function entryOf(state: JobState, group: string, bolt: BoardBolt): string | null
   const counted = (procedure?.items ?? []).filter(item => countsOnBoard(state, item) && item.group === group)
   if (bolt.offWith === null)
     return procedure?.groups.find(entry => entry.id === group)?.board ? null : (counted[0]?.id ?? null)
-  const takes = procedure?.operations.find(operation => operation.id === bolt.offWith)?.takesOff ?? {}
+  const takes = (procedure && byId(procedure.operations, bolt.offWith)?.takesOff) ?? {}
   const taken = (item: LedgerItem) => state.boards[group]!.bolts.filter(other => other.entry === item.id).length
   const items = counted.filter(item => item.id in takes)
   return (items.find(item => taken(item) < takes[item.id]!) ?? items[0])?.id ?? null
@@ -78,27 +79,43 @@ export function bringIn(state: JobState, group: string, boltIds: string[], stand
 
 /** Bolts of all boards that a step takes out. */
 export function boltsOffWith(state: JobState, stepId: string): { board: BoltBoard; bolts: BoardBolt[] }[] {
-  return Object.values(state.boards)
-    .map(board => ({ board, bolts: board.bolts.filter(bolt => bolt.offWith === stepId) }))
-    .filter(({ bolts }) => bolts.length > 0)
+  return boltsWhere(
+    state,
+    steps => steps.has(stepId),
+    bolt => bolt.offWith === stepId,
+  )
+}
+
+/** The steps that take bolts of a board out, `null` for bolts of no step; kept, for every step of a log asks every board. */
+const stepsOf = new WeakMap<BoltBoard, Set<string | null>>()
+
+function boltsWhere(
+  state: JobState,
+  mayHold: (steps: Set<string | null>) => boolean,
+  holds: (bolt: BoardBolt) => boolean,
+): { board: BoltBoard; bolts: BoardBolt[] }[] {
+  return Object.values(state.boards).flatMap(board => {
+    let steps = stepsOf.get(board)
+    if (!steps) stepsOf.set(board, (steps = new Set(board.bolts.map(bolt => bolt.offWith))))
+    const bolts = mayHold(steps) ? board.bolts.filter(holds) : []
+    return bolts.length > 0 ? [{ board, bolts }] : []
+  })
 }
 
 /** Bolts of all boards that a step puts back: it undoes the step that took them out, or puts back what that one took off. */
 export function boltsBackWith(state: JobState, operation: Operation): { board: BoltBoard; bolts: BoardBolt[] }[] {
-  const takenBy = new Map((state.procedure?.operations ?? []).map(entry => [entry.id, entry]))
-  const putsBack = (offWith: string) =>
-    operation.undoes === offWith ||
-    Object.keys(takenBy.get(offWith)?.takesOff ?? {}).some(item => (operation.putsBack[item] ?? 0) > 0)
-  return Object.values(state.boards)
-    .map(board => ({
-      board,
-      bolts: board.bolts.filter(bolt =>
-        bolt.offWith !== null
-          ? putsBack(bolt.offWith)
-          : bolt.entry !== null && (operation.putsBack[bolt.entry] ?? 0) > 0,
-      ),
-    }))
-    .filter(({ bolts }) => bolts.length > 0)
+  const items = Object.keys(operation.putsBack).filter(item => operation.putsBack[item]! > 0)
+  // Most steps put nothing back, and every one of a log is asked.
+  if (items.length === 0 && operation.undoes === undefined) return []
+  const tookOff = new Set(
+    state.procedure?.operations.filter(({ takesOff }) => items.some(item => item in takesOff)).map(({ id }) => id),
+  )
+  if (operation.undoes !== undefined) tookOff.add(operation.undoes)
+  return boltsWhere(
+    state,
+    steps => steps.has(null) || [...tookOff].some(id => steps.has(id)),
+    ({ offWith, entry }) => (offWith !== null ? tookOff.has(offWith) : entry !== null && items.includes(entry)),
+  )
 }
 
 /** What a finished step does to the boards: what it takes out, what it brings in, and how what it touches stands from then on. */
@@ -144,7 +161,7 @@ export function stepOnBoards(state: JobState, operation: Operation): void {
 
 function itemsOf(state: JobState, counts: Record<string, number>): [LedgerItem, number][] {
   return Object.entries(counts).flatMap(([id, count]): [LedgerItem, number][] => {
-    const item = state.procedure?.items.find(entry => entry.id === id)
+    const item = state.procedure && byId(state.procedure.items, id)
     return item ? [[item, count]] : []
   })
 }

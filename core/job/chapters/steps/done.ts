@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import type { JobEvent, JobState } from '../../chapters'
 import { countsOnBoard, stepOnBoards } from '../bolts/boards'
 import { countInLedger } from './count-in-ledger'
@@ -7,13 +8,13 @@ import { stopTimer } from './timers'
 /** What a finished step changes: the ledger, the facts, where the car and the mechanic are. */
 export function applyStepDone(state: JobState, { id, payload, deviceTime, personId }: JobEvent<'step-done'>): void {
   const { stepId } = payload
-  const planned = state.plan?.steps.find(step => step.id === stepId)
+  const planned = state.plan && byId(state.plan.steps, stepId)
   if (!planned || !state.procedure || state.done[stepId]) return
   state.done[stepId] = { at: deviceTime, personId, eventId: id }
   stopTimer(state, stepId, deviceTime)
   state.place = planned.place
   if (planned.kind === 'operation') {
-    const operation = state.procedure.operations.find(entry => entry.id === stepId)!
+    const operation = byId(state.procedure.operations, stepId)!
     changeLedger(state, operation.takesOff, 1)
     changeLedger(state, operation.putsBack, -1)
     stepOnBoards(state, operation)
@@ -35,7 +36,7 @@ export function applyStepDone(state: JobState, { id, payload, deviceTime, person
 /** Bolts of a board are counted there, one by one. */
 function changeLedger(state: JobState, counts: Record<string, number>, sign: 1 | -1): void {
   for (const [id, count] of Object.entries(counts)) {
-    const item = state.procedure!.items.find(entry => entry.id === id)
+    const item = byId(state.procedure!.items, id)
     if (!item || !countsOnBoard(state, item)) countInLedger(state, id, sign * count)
   }
 }

@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import { measured } from '../../../say/quantity'
 import type { JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
@@ -13,7 +14,7 @@ export function latestReading(state: JobState, stepId: string, readingId: string
 
 /** The reading that a step asks for under a name. */
 const askedFor = ({ procedure }: JobState, stepId: string, readingId: string) =>
-  procedure?.operations.find(entry => entry.id === stepId)?.readings.find(entry => entry.id === readingId)
+  procedure && byId(procedure.operations, stepId)?.readings.find(entry => entry.id === readingId)
 
 /** What a reading is called where it is undone or waits. */
 export function readingWords(state: JobState, { stepId, readingId }: StepEvents['reading-taken']): string {

@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import type { JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
@@ -21,7 +22,7 @@ export function stepRefused(state: JobState, stepId: string): Refusal | null {
   if (blocker) return cannot(`First: ${blocker.title}. ${blocker.because}`)
   const unread = cautionUnread(state, stepId)
   if (unread) return unread
-  const operation = state.procedure!.operations.find(entry => entry.id === stepId)
+  const operation = byId(state.procedure!.operations, stepId)
   if (!operation) return null
   const unfinished = tryCompleteActivity(state, operation)
   if (unfinished) return cannot(unfinished)

@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import { figureProblem, nextBolt, runLength } from '../../../fasteners'
 import type { Figure } from '../../../fasteners'
 import type { JobState } from '../../chapters'
@@ -17,7 +18,7 @@ export function runRefused(
   const unknown = unknownStep(state, stepId) ?? unknownGroup(state, group)
   if (unknown) return unknown
   if (stepId !== null) {
-    const activity = state.procedure!.operations.find(entry => entry.id === stepId)?.activity
+    const activity = byId(state.procedure!.operations, stepId)?.activity
     if (activity?.kind !== 'tighten' || activity.group !== group)
       return refuse('payload.group', 'This step does not tighten that group.')
   }
