@@ -20,11 +20,13 @@ import { setAside } from './set-aside'
 import { steps } from './steps'
 import { tightening } from './tightening'
 import { troubles } from './troubles'
+import { unforeseen } from './unforeseen'
 
 /** What a device may post about a job, chapter by chapter. */
 export const payloads = {
   ...plan,
   ...steps,
+  ...unforeseen,
   ...troubles,
   ...bolts,
   ...tightening,

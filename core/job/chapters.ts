@@ -34,6 +34,8 @@ import { noTightening, tightening } from './chapters/tightening'
 import type { TighteningEvents, TighteningState } from './chapters/tightening'
 import { noTroubles, troubles } from './chapters/troubles'
 import type { TroubleEvents, TroubleState } from './chapters/troubles'
+import { nothingUnforeseen, unforeseen } from './chapters/unforeseen'
+import type { UnforeseenEvents, UnforeseenState } from './chapters/unforeseen'
 import type { Book, ChapterOf, LogState } from './log/chapter'
 import type { Corrections, LogEvent } from './log/event'
 
@@ -43,6 +45,7 @@ interface ChapterEvents
     OpeningEvents,
     PlanEvents,
     StepEvents,
+    UnforeseenEvents,
     TroubleEvents,
     BoltEvents,
     TighteningEvents,
@@ -65,6 +68,7 @@ export interface JobState
     OpeningState,
     PlanState,
     StepState,
+    UnforeseenState,
     TroubleState,
     BoltState,
     TighteningState,
@@ -86,6 +90,7 @@ const kinds: ChapterOf<JobState, ChapterEvents> = {
   ...opening,
   ...plan,
   ...steps,
+  ...unforeseen,
   ...troubles,
   ...bolts,
   ...tightening,
@@ -109,6 +114,7 @@ export function emptyJob(): JobState {
     ...notOpened(),
     ...noPlan(),
     ...noSteps(),
+    ...nothingUnforeseen(),
     ...noTroubles(),
     ...noBolts(),
     ...noTightening(),

@@ -1,12 +1,12 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterAll, describe, expect, it } from 'vitest'
 import { freePort } from '../support/app'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const home = `demo-test-${process.pid}`
-afterEach(() => {
+afterAll(() => {
   spawnSync('bash', ['-c', `. bin/lib.sh; rm -rf "$(pg_home ${home})"`], { cwd: root })
 })
 
@@ -28,7 +28,7 @@ function supplierOf(demoPid: number): number {
   return Number(found)
 }
 
-/** Starts the demo on a data folder of its own and waits until it is ready. */
+/** Starts the demo on a data folder of its own, which the next start finds again, and waits until it is ready. */
 async function startDemo() {
   const port = await freePort()
   const demo = spawn('bin/demo', {

@@ -9,6 +9,7 @@ const keys = [
   ['T', 'Timer on or off'],
   ['N', 'Note'],
   ['X', 'Trouble'],
+  ['I', 'Something else is in the way'],
   ['W', 'Why here'],
   ['?', 'This list'],
 ]

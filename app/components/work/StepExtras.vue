@@ -6,7 +6,7 @@ import { stopwatch } from '../../words/durations'
 
 /** The smaller things one can do at a step: note, timer, another step. */
 const props = defineProps<{ step: StepView }>()
-defineEmits<{ note: []; timer: []; other: []; keys: [] }>()
+defineEmits<{ note: []; timer: []; other: []; way: []; keys: [] }>()
 const { state } = useJob()
 const now = useSeconds()
 const timer = computed(() => state.value.timers[props.step.id])
@@ -27,6 +27,7 @@ const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
       </button>
       <button class="button" @click="$emit('note')">Note</button>
       <button class="button" @click="$emit('other')">Another step</button>
+      <button v-if="step.operation" class="button" @click="$emit('way')">In the way</button>
       <button class="button max-sm:hidden" @click="$emit('keys')">Keys <span class="figure text-quiet">?</span></button>
     </div>
   </div>

@@ -5,7 +5,7 @@ const { store, state, next, path } = useJob()
 const t = useTerms()
 const router = useRouter()
 const focusId = ref<string | null>(typeof useRoute().query.step === 'string' ? String(useRoute().query.step) : null)
-const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | null>(null)
+const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | 'way' | null>(null)
 /** Dialogs that were opened once: until then nothing of them is fetched. */
 const opened = reactive(new Set<string>())
 watch(dialog, name => name && opened.add(name))
@@ -16,6 +16,7 @@ useFetchedAhead(() => [
   import('../../../components/work/NoteDialog.vue'),
   import('../../../components/work/TroubleDialog.vue'),
   import('../../../components/work/OtherStepDialog.vue'),
+  import('../../../components/work/InTheWayDialog.vue'),
   import('../../../components/work/KeysDialog.vue'),
   import('../../../components/work/TroubleLine.vue'),
   import('../../../components/work/LadderPanel.vue'),
@@ -126,6 +127,9 @@ useKeys({
   w: () => {
     whyOpen.value = !whyOpen.value
   },
+  i: () => {
+    if (step.value?.operation) dialog.value = 'way'
+  },
   '?': () => {
     dialog.value = 'keys'
   },
@@ -143,6 +147,7 @@ useScreenAwake()
         @note="dialog = 'note'"
         @timer="toggleTimer"
         @other="dialog = 'other'"
+        @way="dialog = 'way'"
         @keys="dialog = 'keys'"
       />
       <section v-if="quiet.length" class="mt-5 border-t border-rule pt-3" aria-label="Nothing to write down">
@@ -218,6 +223,18 @@ useScreenAwake()
       @choose="
         id => {
           focusId = id
+          dialog = null
+        }
+      "
+    />
+    <LazyInTheWayDialog
+      v-if="step?.operation && opened.has('way')"
+      :open="dialog === 'way'"
+      :step="step"
+      @close="dialog = null"
+      @added="
+        () => {
+          focusId = null
           dialog = null
         }
       "

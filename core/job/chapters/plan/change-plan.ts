@@ -13,7 +13,7 @@ const memory = new WeakMap<object, { key: string; plan: Plan }>()
  * @throws OrderError when the order leaves a step out or breaks a link
  */
 export function changedPlan(state: JobState, payload: EventPayloads['plan-changed'], event: object = payload): Plan {
-  const key = `${JSON.stringify(payload.circumstances)} ${payload.order.length} ${state.procedure!.packId} ${JSON.stringify(state.procedure!.options)} ${Object.keys(state.done).join(' ')} ${state.car} ${state.place}`
+  const key = `${JSON.stringify(payload.circumstances)} ${payload.order.length} ${state.procedure!.operations.length} ${state.procedure!.packId} ${JSON.stringify(state.procedure!.options)} ${Object.keys(state.done).join(' ')} ${state.car} ${state.place}`
   const known = memory.get(event)
   if (known?.key === key) return known.plan
   const past = pastOf(state)

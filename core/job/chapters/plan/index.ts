@@ -4,6 +4,7 @@ import type { Plan } from '../../../sequence/types'
 import type { Chapter } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import { buildBoards } from '../bolts/boards'
+import { addAgain } from '../unforeseen'
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
 import type { Circumstances, PlanClock } from './circumstances'
@@ -91,6 +92,7 @@ export const plan: Chapter<PlanEvents> = {
       const begun = payload.procedure.facts.filter(fact => fact.initially && !known.has(fact.id)).map(fact => fact.id)
       state.facts = [...state.facts, ...begun]
       Object.assign(state, readPlan(payload), { circumstances: payload.circumstances, clock: payload.clock })
+      addAgain(state, payload.clock, payload)
       buildBoards(state)
     },
   },

@@ -1,4 +1,5 @@
 import { sameLedger } from '../../../packs/same-ledger'
+import { UNFORESEEN } from '../unforeseen/added-step'
 import type { CarPosition } from '../../../pack/kinds'
 import type { Procedure } from '../../../pack/pack'
 
@@ -18,6 +19,8 @@ export function switchBarrier({ procedure, done, car }: JobStand, other: Procedu
   const finished = new Set(done)
   const lost = procedure.operations.find(operation => {
     const after = kept.get(operation.id)
+    // What only this car has is in any other way as well.
+    if (operation.module === UNFORESEEN) return false
     return finished.has(operation.id) && (!after || !sameLedger(operation, after))
   })
   if (lost) return `This is done already and the other way has no place for it: ${lost.title}`

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { unforeseen } from '../../../contracts/events/unforeseen'
+import type { StepView } from '../../../core/job'
+import { nowIso } from '../../device/clock'
+import { newId } from '../../log/ids'
+import { minutesText } from '../../words/durations'
+import { foundThings, foundTitles } from '../../words/found-things'
+import { placeNames } from '../../words/places'
+import { utcOffsetMinutes } from '../../words/utc-offset'
+
+/** Something else is in the way: it becomes a step before this one, with what comes off and the way back, in the plan at once. */
+const props = defineProps<{ open: boolean; step: StepView }>()
+const emit = defineEmits<{ close: []; added: [] }>()
+const { store } = useJob()
+const messages = useMessages()
+const t = useTerms()
+type Kind = (typeof foundThings)[number]['id']
+const kind = ref<Kind>('bracket')
+const thing = computed(() => foundThings.find(({ id }) => id === kind.value)!)
+const name = ref('')
+const count = ref('1')
+const bolts = ref('0')
+const minutes = ref('')
+const waits = ref<'this' | 'none'>('this')
+const back = ref<'yes' | 'no'>('yes')
+const numbers = useNumbers()
+const { problems, check } = useChecked(unforeseen['step-added'])
+
+function begin(id: Kind) {
+  kind.value = id
+  name.value = thing.value.name
+  minutes.value = String(thing.value.minutes)
+}
+watch(
+  () => props.open,
+  open => {
+    if (!open) return
+    begin('bracket')
+    count.value = '1'
+    bolts.value = '0'
+    waits.value = 'this'
+    back.value = 'yes'
+    problems.value = {}
+  },
+  { immediate: true },
+)
+const called = computed(() => name.value.trim())
+const titles = computed(() => foundTitles(called.value, thing.value.state))
+const where = computed(() => {
+  const { place, car } = props.step.operation!
+  const height = { ground: ', the car on its wheels', raised: ', the car raised', either: '' }[car]
+  return placeNames[place].word + height
+})
+
+async function submit() {
+  const before = store.ahead.plan!.totals.minutes
+  const stepId = `own-${newId()}`
+  const { operation } = props.step
+  const [likely, pieces, held] = [minutes.value, count.value, bolts.value].map(numbers.plain) as [
+    number,
+    number,
+    number,
+  ]
+  const things = [
+    { id: `${stepId}-thing`, name: called.value, count: pieces, state: thing.value.state, isFastener: false },
+    ...(held > 0
+      ? [
+          {
+            id: `${stepId}-bolts`,
+            name: `bolts of the ${called.value}`,
+            count: held,
+            state: 'off' as const,
+            isFastener: true,
+          },
+        ]
+      : []),
+  ]
+  const taken = await check(
+    {
+      stepId,
+      title: titles.value.away,
+      phase: operation!.phase,
+      place: operation!.place,
+      car: operation!.car,
+      minutes: likely,
+      tools: [],
+      cautions: operation!.cautions,
+      takesOff: back.value === 'yes' ? things : [],
+      after: [],
+      before: waits.value === 'this' ? [props.step.id] : [],
+      refit: back.value === 'yes' ? { title: titles.value.back, minutes: likely } : null,
+      at: nowIso(),
+      utcOffsetMinutes: utcOffsetMinutes(),
+    },
+    payload => store.write('step-added', payload),
+    {
+      ...(called.value ? {} : { title: 'Say what it is.' }),
+      ...(pieces >= 1 && Number.isInteger(pieces) ? {} : { takesOff: 'A whole number from 1 up.' }),
+      ...(held >= 0 && Number.isInteger(held) ? {} : { bolts: 'A whole number; 0 where nothing holds it.' }),
+      ...(Number.isNaN(likely) ? { minutes: 'Minutes, as a number.' } : {}),
+    },
+  )
+  if (!taken) return
+  const more = Math.round(store.ahead.plan!.totals.minutes - before)
+  messages.say(
+    `In the plan: ${titles.value.away}. ${more > 0 ? `The job takes ${minutesText(more)} longer.` : 'The job takes no longer.'}`,
+  )
+  emit('added')
+}
+</script>
+
+<template>
+  <BaseDialog :open="open" title="Something else is in the way" @close="emit('close')">
+    <form class="grid gap-4" novalidate @submit.prevent="submit">
+      <ChoiceRow
+        :model-value="kind"
+        label="What is it"
+        :choices="foundThings.map(({ id, label }) => ({ id, label }))"
+        @update:model-value="id => begin(id!)"
+      />
+      <Field v-slot="{ control }" id="way-name" label="You call it" :problem="problems.title ?? ''"
+        ><input v-bind="control" v-model="name" class="mt-1" maxlength="60" autocomplete="off"
+      /></Field>
+      <div class="grid grid-cols-3 gap-3">
+        <Field v-slot="{ control }" id="way-count" label="How many" :problem="problems.takesOff ?? ''"
+          ><input v-bind="control" v-model="count" class="figure mt-1" inputmode="numeric"
+        /></Field>
+        <Field v-slot="{ control }" id="way-bolts" label="Bolts" :problem="problems.bolts ?? ''"
+          ><input v-bind="control" v-model="bolts" class="figure mt-1" inputmode="numeric"
+        /></Field>
+        <Field v-slot="{ control }" id="way-minutes" label="Minutes" :problem="problems.minutes ?? ''"
+          ><input v-bind="control" v-model="minutes" class="figure mt-1" inputmode="decimal"
+        /></Field>
+      </div>
+      <ChoiceRow
+        v-model="waits"
+        label="When"
+        :choices="[
+          { id: 'this', label: 'Before this step' },
+          { id: 'none', label: 'Any time from now' },
+        ]"
+      />
+      <ChoiceRow
+        v-model="back"
+        label="Does it go back"
+        :choices="[
+          { id: 'yes', label: 'It goes back' },
+          { id: 'no', label: 'It stays off' },
+        ]"
+      />
+      <p class="border-l-4 border-rule pl-4">
+        <template v-if="called">
+          <span class="font-semibold">{{ titles.away }}</span>: {{ where
+          }}<template v-if="waits === 'this'">, before “{{ t(step.title) }}”</template>.<template v-if="back === 'yes'">
+            {{ titles.back }} when what is behind it is back.</template
+          >
+          <template v-else> It is not on the list of what goes back.</template>
+        </template>
+        <template v-else>{{ where }}.</template>
+      </p>
+      <p v-if="problems.form" class="text-danger" role="alert">{{ t(problems.form) }}</p>
+      <button class="button button-main button-big">Put it in the plan</button>
+    </form>
+  </BaseDialog>
+</template>

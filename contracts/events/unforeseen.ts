@@ -1,0 +1,43 @@
+import { z } from 'zod'
+import type { UnforeseenEvents } from '../../core/job/chapters/unforeseen'
+import { itemStates, phases, places } from '../../core/pack/kinds'
+import { utcOffset } from '../circumstances'
+import { instant, key, words } from '../common'
+import type { Contract } from './contract'
+
+const MOST = 20
+const minutes = z.number().min(1, 'One minute at least.').max(600, 'A step takes ten hours at most.')
+const ids = z.array(key()).max(MOST)
+
+export const unforeseen = {
+  'step-added': z
+    .strictObject({
+      stepId: key(),
+      title: words(120),
+      phase: z.enum(phases),
+      place: z.enum(places),
+      car: z.enum(['ground', 'raised', 'either']),
+      minutes,
+      tools: ids,
+      cautions: ids,
+      takesOff: z
+        .array(
+          z.strictObject({
+            id: key(),
+            name: words(80),
+            count: z.int().min(1).max(60),
+            state: z.enum(itemStates),
+            isFastener: z.boolean(),
+          }),
+        )
+        .max(MOST),
+      after: ids,
+      before: ids,
+      refit: z.strictObject({ title: words(120), minutes }).nullable(),
+      at: instant,
+      utcOffsetMinutes: utcOffset,
+    })
+    .describe(
+      'A step that the layout does not hold, with what it takes off; `refit` undoes it. It stands in the plan from now, directly before what it is in the way of.',
+    ),
+} satisfies Contract<UnforeseenEvents>

@@ -1,0 +1,120 @@
+import { findCycle } from '../../../base/find-cycle'
+import { refitId } from '../../../packs/mirror'
+import { operationOrder } from '../../../sequence/move-step'
+import { OrderError } from '../../../sequence/plan-in-order'
+import type { Chapter, JobState } from '../../chapters'
+import { refuse } from '../../log/chapter'
+import type { Refusal } from '../../log/chapter'
+import { buildBoards } from '../bolts/boards'
+import { changedPlan } from '../plan/change-plan'
+import { pastOf } from '../plan/past'
+import { stepsOfAdded, withAddedStep } from './added-step'
+import type { AddedStep } from './added-step'
+import { putInOrder } from './put-in-order'
+
+export interface UnforeseenEvents {
+  /** A step that the layout does not hold: something else is in the way on this car. */
+  'step-added': AddedStep & { at: string; utcOffsetMinutes: number }
+}
+
+/** What this car has beyond its layout. */
+export interface UnforeseenState {
+  added: AddedStep[]
+}
+
+export const nothingUnforeseen = (): UnforeseenState => ({ added: [] })
+
+export const unforeseen: Chapter<UnforeseenEvents> = {
+  'step-added': {
+    words: (_state, { payload }) => `Step added: ${payload.title}`,
+    undo: true,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: (state, { payload }) => notToBeAdded(state, payload),
+    apply: (state, { payload }) => {
+      if (!state.plan || !state.procedure) return
+      const { at, utcOffsetMinutes, ...added } = payload
+      state.procedure = withAddedStep(state.procedure, added)
+      state.plan = changedPlan(state, { ...planWith(state, [added]), at, utcOffsetMinutes }, payload)
+      state.added = [...state.added, added]
+      state.clock = { at, utcOffsetMinutes, minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0 }
+      buildBoards(state)
+    },
+  },
+}
+
+/** What the plan becomes with these steps, which its procedure holds already: everything else keeps its order. */
+function planWith(state: JobState, added: AddedStep[]) {
+  const { circumstances, plan, procedure } = state
+  const isLeft = (id: string) => !state.done[id]
+  const { links } = procedure!
+  const order = added
+    .flatMap(step => stepsOfAdded(step).filter(isLeft))
+    .reduce<string[]>(
+      (left, id) => putInOrder(left, id, { links, pins: circumstances.pins, late: !id.endsWith(refitId('')) }),
+      operationOrder(plan!).filter(isLeft),
+    )
+  return { circumstances, order, lowerBoundMinutes: plan!.lowerBoundMinutes, proven: false }
+}
+
+/** Why a step cannot be added; `null` when it can. */
+function notToBeAdded(
+  state: JobState,
+  { at, utcOffsetMinutes, ...added }: UnforeseenEvents['step-added'],
+): Refusal | null {
+  const { procedure, plan } = state
+  if (!procedure || !plan) return refuse('type', 'The job has no plan yet.')
+  const known = new Set(procedure.operations.map(({ id }) => id))
+  if (stepsOfAdded(added).some(id => known.has(id)))
+    return refuse('payload.stepId', 'The plan has such a step already.')
+  const things = new Set([...procedure.items, ...procedure.groups].map(({ id }) => id))
+  const twice = added.takesOff.find(
+    ({ id }, index) => things.has(id) || added.takesOff.findIndex(other => other.id === id) < index,
+  )
+  if (twice) return refuse('payload.takesOff', `This job has a thing "${twice.id}" already.`)
+  for (const [path, wanted, there] of [
+    ['payload.tools', added.tools, procedure.tools],
+    ['payload.cautions', added.cautions, procedure.cautions],
+    ['payload.after', added.after, procedure.operations],
+    ['payload.before', added.before, procedure.operations],
+  ] as const) {
+    const stranger = wanted.find(id => !there.some(entry => entry.id === id))
+    if (stranger !== undefined) return refuse(path, `This job knows nothing of "${stranger}".`)
+  }
+  const over = added.before.find(id => state.done[id])
+  if (over !== undefined) return refuse('payload.before', 'That is done already: nothing is in its way any more.')
+  const larger = withAddedStep(procedure, added)
+  if (
+    findCycle(
+      larger.operations.map(({ id }) => id),
+      larger.links,
+    )
+  )
+    return refuse('payload.before', 'It cannot come before one step and after another that waits for that one.')
+  try {
+    const wider = { ...state, procedure: larger }
+    changedPlan(wider, { ...planWith(wider, [added]), at, utcOffsetMinutes })
+    return null
+  } catch (error) {
+    if (error instanceof OrderError) return refuse('payload.before', error.because)
+    throw error
+  }
+}
+
+/** After the work was expanded anew: what this car has beyond its layout is in it again, and in its plan. */
+export function addAgain(state: JobState, event: { at: string; utcOffsetMinutes: number }, remembered: object): void {
+  if (state.added.length === 0 || !state.procedure || !state.plan) return
+  for (const added of state.added) state.procedure = withAddedStep(state.procedure, tiedWhereItCan(state, added))
+  state.plan = changedPlan(state, { ...planWith(state, state.added), ...event }, remembered)
+}
+
+/** Done another way, what it was tied to may stand the other way round: then it is tied to nothing. */
+function tiedWhereItCan({ procedure }: JobState, added: AddedStep): AddedStep {
+  const { operations, links } = withAddedStep(procedure!, added)
+  return findCycle(
+    operations.map(({ id }) => id),
+    links,
+  )
+    ? { ...added, after: [], before: [] }
+    : added
+}

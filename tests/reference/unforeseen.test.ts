@@ -1,0 +1,118 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { admit, applyEvent, lastUndoable, reduceJob, stepsLeft, stepView } from '../../core/job'
+import type { AddedStep, EventPayloads, JobEvent } from '../../core/job'
+import { brokenLinks } from '../../core/sequence/broken-links'
+import { operationOrder } from '../../core/sequence'
+import { DemoMechanic } from '../../server/demo/play'
+import { TestLog } from '../support/job-log'
+import { shelf } from '../support/packs'
+import { pairwise } from '../support/pairwise'
+import { personId } from '../support/requests'
+
+/** What a mechanic may come upon, at a random moment of a job. */
+const found = fc.record({
+  moment: fc.double({ min: 0, max: 0.98, noNaN: true }),
+  minutes: fc.integer({ min: 1, max: 90 }),
+  things: fc.integer({ min: 0, max: 3 }),
+  isFastener: fc.boolean(),
+  isTied: fc.boolean(),
+  goesBack: fc.boolean(),
+})
+type Found = typeof found extends fc.Arbitrary<infer What> ? What : never
+const numbered = (events: JobEvent[]): JobEvent[] =>
+  events.map((event, index) => ({ ...event, jobId: 'job', seq: index + 1 }) as JobEvent)
+
+/** The step as Work tells of it: at the step one is at, with its place and height. */
+function addedAt(state: ReturnType<typeof reduceJob>, id: string, what: Found): EventPayloads['step-added'] | null {
+  const next = stepsLeft(state).find(step => stepView(state, step)!.operation)
+  const { operation } = next ? stepView(state, next)! : { operation: null }
+  if (!operation) return null
+  const takesOff: AddedStep['takesOff'] = what.goesBack
+    ? Array.from({ length: what.things }, (_, index) => ({
+        id: `${id}-${index}`,
+        name: `thing ${index}`,
+        count: index + 1,
+        state: 'off' as const,
+        isFastener: what.isFastener,
+      }))
+    : []
+  return {
+    stepId: id,
+    title: 'Something else in the way',
+    phase: operation.phase,
+    place: operation.place,
+    car: operation.car,
+    minutes: what.minutes,
+    tools: operation.tools.slice(0, 1),
+    cautions: [],
+    takesOff,
+    after: [],
+    before: what.isTied ? [operation.id] : [],
+    refit: what.goesBack ? { title: 'Back again', minutes: what.minutes } : null,
+    at: '2026-03-02T12:00:00.000Z',
+    utcOffsetMinutes: 0,
+  }
+}
+
+describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('%s', (_id, pack) => {
+  const choices = pairwise(pack)
+  it('bends to whatever is found on the way: the plan can be worked off, nothing done is lost, all of it goes back', () => {
+    fc.assert(
+      fc.property(fc.array(found, { minLength: 1, maxLength: 3 }), fc.nat(), (finds, seed) => {
+        const { options } = choices[seed % choices.length]!
+        let events = numbered(TestLog.open(pack, options).events)
+        for (const [index, what] of [...finds].sort((a, b) => a.moment - b.moment).entries()) {
+          const before = reduceJob(events)
+          const steps = operationOrder(before.plan!)
+          const until = steps[Math.floor(what.moment * steps.length)]!
+          const clock = Date.parse('2026-03-02T08:00:00.000Z')
+          events = numbered([...events, ...new DemoMechanic(events, personId, clock).workUntil(until).events])
+          const state = reduceJob(events)
+          const payload = addedAt(state, `own-${index}`, what)
+          if (!payload) continue
+          const event = {
+            ...events.at(-1)!,
+            id: `added-${index}`,
+            type: 'step-added',
+            seq: events.length + 1,
+            payload,
+          } as JobEvent
+          expect(admit(state, event, events)).toBeNull()
+          const after = reduceJob([...events, event])
+          expect(brokenLinks(operationOrder(after.plan!), after.procedure!.links)).toEqual([])
+          expect(Object.keys(after.done)).toEqual(Object.keys(state.done))
+          const minutes = new Map(after.plan!.steps.map(step => [step.id, step.minutes]))
+          expect(operationOrder(state.plan!).filter(id => !minutes.has(id))).toEqual([])
+          expect(minutes.get(payload.stepId)).toBe(what.minutes)
+          expect(minutes.get(`${payload.stepId}.refit`)).toBe(what.goesBack ? what.minutes : undefined)
+          const undone = {
+            ...event,
+            id: `undo-${index}`,
+            type: 'undone',
+            seq: event.seq! + 1,
+            payload: { eventId: event.id },
+          } as JobEvent
+          expect(lastUndoable([...events, event])).toBe(event)
+          const back = reduceJob([...events, event, undone])
+          expect([back.plan, back.procedure, back.ledger]).toEqual([state.plan, state.procedure, state.ledger])
+          events = [...events, event]
+        }
+        const done = numbered([
+          ...events,
+          ...new DemoMechanic(events, personId, Date.parse('2026-03-03T08:00:00.000Z')).workUntil(null).events,
+        ])
+        const state = reduceJob(events)
+        // Every step of it may be done when it is its turn.
+        for (const event of done.slice(events.length)) {
+          if (event.type === 'step-done') expect(admit(state, event, done)).toBeNull()
+          applyEvent(state, event)
+        }
+        const end = reduceJob(done)
+        expect(stepsLeft(end)).toEqual([])
+        expect(Object.entries(end.ledger).filter(([thing]) => thing.startsWith('own-'))).toEqual([])
+      }),
+      { numRuns: 3, endOnFailure: true },
+    )
+  })
+})
