@@ -1,5 +1,5 @@
 import type { Findings } from '../../core/decisions'
-import { observedMinutes } from '../../core/job'
+import { observedMinutes, UNFORESEEN } from '../../core/job'
 import type { ThreePoint } from '../../core/packs'
 import type { Projection } from './projection'
 
@@ -39,7 +39,9 @@ export const minutes: Projection<WorkedMinutes[]> = {
   of: ({ log, state }) => {
     const operations = new Map((state.procedure?.operations ?? []).map(operation => [operation.id, operation]))
     const observed = state.handedOver ? observedMinutes(log, state) : []
+    // Of what only that car had, no layout learns.
     return observed
+      .filter(({ operationId }) => operations.get(operationId)!.module !== UNFORESEEN)
       .map(({ operationId, minutes: worked, troubled, by }): WorkedMinutes => ({
         operationId,
         prior: operations.get(operationId)!.learned?.from ?? operations.get(operationId)!.minutes,

@@ -262,3 +262,44 @@ test('a browser that keeps nothing, or a full one, is said so; the work goes on'
   await settled(page)
   expect((await stage.state(jobId)).lastSeq).toBe(before + 1)
 })
+
+test('something that no layout knows is in the way: it is in the plan in three taps, comes off, goes back, and undo takes it out again', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await stage.openJob()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await view(page, stage, jobId, 'work')
+  const { plan } = await stage.state(jobId)
+  const first = await page.getByTestId('step-title').innerText()
+  await page.getByRole('button', { name: 'In the way' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('radio', { name: 'A connector' }).click()
+  await dialog.getByLabel('How many').fill('0')
+  await dialog.getByRole('button', { name: 'Put it in the plan' }).click()
+  await expect(dialog.getByText('A whole number from 1 up.')).toBeVisible()
+  await dialog.getByLabel('How many').fill('2')
+  await dialog.getByLabel('Minutes').fill('14')
+  await dialog.getByRole('button', { name: 'Put it in the plan' }).click()
+  await expect(page.getByText(/In the plan: Unplug the connector\. The job takes 28 min longer/)).toBeVisible()
+  await expect(page.getByTestId('step-title')).toHaveText('Unplug the connector')
+  await settled(page)
+  const state = await stage.state(jobId)
+  const added = state.added[0]!.stepId
+  expect(state.plan!.order[0]).toBe(added)
+  expect(state.plan!.totals.minutes - plan!.totals.minutes).toBeCloseTo(28)
+  await page.getByTestId('done').click()
+  await expect(page.getByTestId('step-title')).toHaveText(first)
+  await settled(page)
+  expect((await stage.state(jobId)).ledger).toEqual({ [`${added}-thing`]: 2 })
+  await view(page, stage, jobId, 'car/ledger')
+  await expect(page.getByText('connector', { exact: true }).first()).toBeVisible()
+  await view(page, stage, jobId, 'work')
+  for (const name of ['Undone: Unplug the connector', 'Undone: Step added: Unplug the connector']) {
+    await page.getByRole('button', { name: 'Undo', exact: true }).click()
+    await expect(page.getByText(name)).toBeVisible()
+  }
+  await settled(page)
+  const back = await stage.state(jobId)
+  expect([back.added, back.ledger, back.plan!.order]).toEqual([[], {}, plan!.order])
+})

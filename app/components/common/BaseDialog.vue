@@ -4,7 +4,12 @@ import { XMarkIcon } from '@heroicons/vue/20/solid'
 import { useMutationObserver } from '@vueuse/core'
 
 /** A dialog: it opens in its first field, shows what was refused in it, and goes with the browser's back. */
-const props = defineProps<{ open: boolean; title: string }>()
+const props = defineProps<{
+  open: boolean
+  title: string
+  /** Where it opens instead: what is chosen by taps brings up no keyboard of a phone. */
+  first?: string
+}>()
 const emit = defineEmits<{ close: [] }>()
 const t = useTerms()
 const messages = useMessages()
@@ -12,8 +17,9 @@ const content = ref<HTMLElement | null>(null)
 const closer = ref<HTMLElement | null>(null)
 const FIELDS = ['input:not([type=radio],[type=checkbox]), select, textarea', 'input, [role=radio]']
 const firstField = () =>
-  FIELDS.map(selector => content.value?.querySelector<HTMLElement>(`:is(${selector}):not(:disabled)`)).find(Boolean) ??
-  null
+  [...(props.first ? [props.first] : []), ...FIELDS]
+    .map(selector => content.value?.querySelector<HTMLElement>(`:is(${selector}):not(:disabled)`))
+    .find(Boolean) ?? null
 // A form that arrives later takes the focus that waits on the closing cross.
 useMutationObserver(
   content,

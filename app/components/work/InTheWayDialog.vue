@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { unforeseen } from '../../../contracts/events/unforeseen'
 import type { StepView } from '../../../core/job'
+import type { CautionSign } from '../../../core/packs'
 import { nowIso } from '../../device/clock'
 import { newId } from '../../log/ids'
 import { minutesText } from '../../words/durations'
@@ -14,6 +15,7 @@ const emit = defineEmits<{ close: []; added: [] }>()
 const { store } = useJob()
 const messages = useMessages()
 const t = useTerms()
+const PLACE_SIGNS = new Set<CautionSign>(['under', 'moving', 'hot', 'current'])
 type Kind = (typeof foundThings)[number]['id']
 const kind = ref<Kind>('bracket')
 const thing = computed(() => foundThings.find(({ id }) => id === kind.value)!)
@@ -52,6 +54,19 @@ const where = computed(() => {
   return placeNames[place].word + height
 })
 
+/** Cautions that come with where one is, not with what is done there. */
+const ofThePlace = (ids: string[]) =>
+  props.step.cautions.filter(({ id, sign }) => ids.includes(id) && PLACE_SIGNS.has(sign)).map(({ id }) => id)
+
+const summary = computed(() =>
+  [
+    `${where.value}${waits.value === 'this' ? `, before “${t(props.step.title)}”` : ''}.`,
+    back.value === 'yes'
+      ? `${titles.value.back} when what is behind it is back.`
+      : 'It is not on the list of what goes back.',
+  ].join(' '),
+)
+
 async function submit() {
   const before = store.ahead.plan!.totals.minutes
   const stepId = `own-${newId()}`
@@ -84,7 +99,7 @@ async function submit() {
       car: operation!.car,
       minutes: likely,
       tools: [],
-      cautions: operation!.cautions,
+      cautions: ofThePlace(operation!.cautions),
       takesOff: back.value === 'yes' ? things : [],
       after: [],
       before: waits.value === 'this' ? [props.step.id] : [],
@@ -110,7 +125,12 @@ async function submit() {
 </script>
 
 <template>
-  <BaseDialog :open="open" title="Something else is in the way" @close="emit('close')">
+  <BaseDialog
+    :open="open"
+    title="Something else is in the way"
+    first="[role=radio][aria-checked=true]"
+    @close="emit('close')"
+  >
     <form class="grid gap-4" novalidate @submit.prevent="submit">
       <ChoiceRow
         :model-value="kind"
@@ -137,7 +157,7 @@ async function submit() {
         label="When"
         :choices="[
           { id: 'this', label: 'Before this step' },
-          { id: 'none', label: 'Any time from now' },
+          { id: 'none', label: 'Any time' },
         ]"
       />
       <ChoiceRow
@@ -150,16 +170,14 @@ async function submit() {
       />
       <p class="border-l-4 border-rule pl-4">
         <template v-if="called">
-          <span class="font-semibold">{{ titles.away }}</span>: {{ where
-          }}<template v-if="waits === 'this'">, before “{{ t(step.title) }}”</template>.<template v-if="back === 'yes'">
-            {{ titles.back }} when what is behind it is back.</template
-          >
-          <template v-else> It is not on the list of what goes back.</template>
+          <span class="font-semibold">{{ titles.away }}</span>: {{ summary }}
         </template>
         <template v-else>{{ where }}.</template>
       </p>
       <p v-if="problems.form" class="text-danger" role="alert">{{ t(problems.form) }}</p>
-      <button class="button button-main button-big">Put it in the plan</button>
+      <div class="sticky bottom-0 -mx-1 -mb-5 bg-paper px-1 pt-2 pb-5 sm:-mb-7 sm:pb-7">
+        <button class="button button-main button-big w-full">Put it in the plan</button>
+      </div>
     </form>
   </BaseDialog>
 </template>

@@ -113,6 +113,31 @@ describe('another way of doing it', () => {
     expect(log.state.done).toHaveProperty('a')
     expect(log.state.procedure!.options).toEqual({ way: 'long' })
   })
+  it('keeps what only this car has, done or not', () => {
+    const log = TestLog.open(pack()).done('a')
+    const found = { phase: 'bench', place: 'bench', car: 'either', tools: [], cautions: [], after: [] } as const
+    const at = { at: '2026-03-02T08:30:00.000Z', utcOffsetMinutes: 0 }
+    const thing = { id: 'thing', name: 'thing', count: 1, state: 'off', isFastener: false } as const
+    const refit = { title: 'Thing back', minutes: 5 }
+    log.add('step-added', {
+      ...found,
+      ...at,
+      stepId: 'own',
+      title: 'Thing off',
+      minutes: 10,
+      takesOff: [thing],
+      before: ['b'],
+      refit,
+    })
+    log.done('own')
+    log.add('options-switched', switched(log, { way: 'long' }))
+    const order = operationOrder(log.state.plan!)
+    expect(order.slice(0, 2)).toEqual(['a', 'own'])
+    expect(order.indexOf('own.refit')).toBeGreaterThan(order.indexOf('b'))
+    expect(order).toContain('d')
+    for (const id of log.state.plan!.order) if (!log.state.done[id]) log.done(id)
+    expect(log.state.ledger).toEqual({})
+  })
   it('is refused when something done has no place in it', () => {
     const log = TestLog.open(pack(), { way: 'long' }).done('d')
     expect(log.refusal('options-switched', switched(log, { way: 'short' }))).toBe(
