@@ -40,4 +40,9 @@ export const unforeseen = {
     .describe(
       'A step that the layout does not hold, with what it takes off; `refit` undoes it. It stands in the plan from now, directly before what it is in the way of.',
     ),
+  'step-left-out': z
+    .strictObject({ stepId: key(), reason: words(200), at: instant, utcOffsetMinutes: utcOffset })
+    .describe(
+      'A step of the layout that this car has no use for, and why: it and the step that undoes it leave the plan; what it would have brought about holds.',
+    ),
 } satisfies Contract<UnforeseenEvents>

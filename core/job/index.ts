@@ -40,6 +40,8 @@ export type { RunStop, RunWrench, TighteningRun, TurnedBolt } from './chapters/t
 export { earlierCurve, jobFigure, openStop, passLimitNm, runOrders, siblingCurves } from './chapters/tightening/runs'
 export { unlikeSiblings } from './chapters/tightening/unlike-siblings'
 export type { Trouble } from './chapters/troubles'
+export { notToBeLeftOut } from './chapters/unforeseen/left-out'
+export type { LeftOutStep } from './chapters/unforeseen/left-out'
 export { UNFORESEEN } from './chapters/unforeseen/added-step'
 export type { AddedStep, AddedThing } from './chapters/unforeseen/added-step'
 export { ladderEnds } from './chapters/troubles/ladders'

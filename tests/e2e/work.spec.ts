@@ -302,4 +302,16 @@ test('something that no layout knows is in the way: it is in the plan in three t
   await settled(page)
   const back = await stage.state(jobId)
   expect([back.added, back.ledger, back.plan!.order]).toEqual([[], {}, plan!.order])
+
+  // And a step that this car has no use for leaves the plan, with its reason.
+  await page.getByRole('button', { name: 'Not on this car' }).click()
+  await dialog.getByRole('radio', { name: 'This car has none' }).click()
+  await dialog.getByRole('button', { name: 'Leave it out' }).click()
+  await expect(page.getByText(/^Left out: /)).toBeVisible()
+  await expect(page.getByTestId('step-title')).not.toHaveText(first)
+  await settled(page)
+  expect((await stage.state(jobId)).leftOut).toMatchObject([{ stepId: plan!.order[0], reason: 'This car has none' }])
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await view(page, stage, jobId, 'plan')
+  await expect(page.getByRole('region', { name: 'Beyond the layout' })).toContainText(first)
 })

@@ -18,6 +18,7 @@ const found = fc.record({
   isFastener: fc.boolean(),
   isTied: fc.boolean(),
   goesBack: fc.boolean(),
+  isLeftOut: fc.boolean(),
 })
 type Found = typeof found extends fc.Arbitrary<infer What> ? What : never
 const numbered = (events: JobEvent[]): JobEvent[] =>
@@ -54,6 +55,17 @@ function addedAt(state: ReturnType<typeof reduceJob>, id: string, what: Found): 
     utcOffsetMinutes: 0,
   }
 }
+
+const leftOut = (events: JobEvent[], stepId: string) =>
+  ({
+    ...events.at(-1)!,
+    id: `left-${events.length}`,
+    type: 'step-left-out',
+    seq: events.length + 1,
+    payload: { stepId, reason: 'This car has none', at: '2026-03-02T12:00:00.000Z', utcOffsetMinutes: 0 },
+  }) as JobEvent
+const leaving = (state: ReturnType<typeof reduceJob>, events: JobEvent[], stepId: string) =>
+  admit(state, leftOut(events, stepId), events)
 
 describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('%s', (_id, pack) => {
   const choices = pairwise(pack)
@@ -97,6 +109,9 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
           const back = reduceJob([...events, event, undone])
           expect([back.plan, back.procedure, back.ledger]).toEqual([state.plan, state.procedure, state.ledger])
           events = [...events, event]
+          // And what comes after it is not there at all.
+          const none = stepsLeft(after).find(id => id !== payload.stepId && !leaving(after, events, id))
+          if (what.isLeftOut && none !== undefined) events = [...events, leftOut(events, none)]
         }
         const done = numbered([
           ...events,

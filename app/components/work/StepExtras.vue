@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { actualMinutes } from '../../../core/job'
+import { actualMinutes, notToBeLeftOut } from '../../../core/job'
 import type { StepView } from '../../../core/job'
 import { stepMinutes } from '../../../core/sequence/step-minutes'
 import { stopwatch } from '../../words/durations'
 
 /** The smaller things one can do at a step: note, timer, another step. */
 const props = defineProps<{ step: StepView }>()
-defineEmits<{ note: []; timer: []; other: []; way: []; keys: [] }>()
+defineEmits<{ note: []; timer: []; other: []; way: []; none: []; keys: [] }>()
 const { state } = useJob()
 const now = useSeconds()
 const timer = computed(() => state.value.timers[props.step.id])
@@ -14,6 +14,8 @@ const elapsed = computed(() =>
   timer.value ? stopwatch(actualMinutes(state.value, props.step.id, now.value)! * 60) : null,
 )
 const notes = computed(() => state.value.notes.filter(note => note.stepId === props.step.id))
+/** What puts something back cannot be left out, nor what the car is proved by. */
+const canBeNone = computed(() => notToBeLeftOut(state.value, props.step.id) === null)
 const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
 </script>
 
@@ -28,6 +30,7 @@ const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
       <button class="button" @click="$emit('note')">Note</button>
       <button class="button" @click="$emit('other')">Another step</button>
       <button v-if="step.operation" class="button" @click="$emit('way')">In the way</button>
+      <button v-if="canBeNone" class="button" @click="$emit('none')">Not on this car</button>
       <button class="button max-sm:hidden" @click="$emit('keys')">Keys <span class="figure text-quiet">?</span></button>
     </div>
   </div>

@@ -5,7 +5,7 @@ const { store, state, next, path } = useJob()
 const t = useTerms()
 const router = useRouter()
 const focusId = ref<string | null>(typeof useRoute().query.step === 'string' ? String(useRoute().query.step) : null)
-const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | 'way' | null>(null)
+const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | 'way' | 'none' | null>(null)
 /** Dialogs that were opened once: until then nothing of them is fetched. */
 const opened = reactive(new Set<string>())
 watch(dialog, name => name && opened.add(name))
@@ -17,6 +17,7 @@ useFetchedAhead(() => [
   import('../../../components/work/TroubleDialog.vue'),
   import('../../../components/work/OtherStepDialog.vue'),
   import('../../../components/work/InTheWayDialog.vue'),
+  import('../../../components/work/LeaveOutDialog.vue'),
   import('../../../components/work/KeysDialog.vue'),
   import('../../../components/work/TroubleLine.vue'),
   import('../../../components/work/LadderPanel.vue'),
@@ -148,6 +149,7 @@ useScreenAwake()
         @timer="toggleTimer"
         @other="dialog = 'other'"
         @way="dialog = 'way'"
+        @none="dialog = 'none'"
         @keys="dialog = 'keys'"
       />
       <section v-if="quiet.length" class="mt-5 border-t border-rule pt-3" aria-label="Nothing to write down">
@@ -233,6 +235,18 @@ useScreenAwake()
       :step="step"
       @close="dialog = null"
       @added="
+        () => {
+          focusId = null
+          dialog = null
+        }
+      "
+    />
+    <LazyLeaveOutDialog
+      v-if="step?.operation && opened.has('none')"
+      :open="dialog === 'none'"
+      :step="step"
+      @close="dialog = null"
+      @left="
         () => {
           focusId = null
           dialog = null

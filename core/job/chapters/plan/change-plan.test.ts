@@ -5,7 +5,7 @@ import { expandPack } from '../../../packs'
 import { operationOrder, planJob } from '../../../sequence'
 import { lastUndoable } from '../../job'
 import { momentOf, noCircumstances, pastOf, planSetting, switchBarrier } from '../..'
-import type { Circumstances } from '../..'
+import type { AddedStep, Circumstances } from '../..'
 
 const bench = (id: string, change: Parameters<typeof operation>[1] = {}) =>
   operation(id, { phase: 'bench', minutes: [5, 10, 20], ...change })
@@ -115,7 +115,14 @@ describe('another way of doing it', () => {
   })
   it('keeps what only this car has, done or not', () => {
     const log = TestLog.open(pack()).done('a')
-    const found = { phase: 'bench', place: 'bench', car: 'either', tools: [], cautions: [], after: [] } as const
+    const found: Pick<AddedStep, 'phase' | 'place' | 'car' | 'tools' | 'cautions' | 'after'> = {
+      phase: 'bench',
+      place: 'bench',
+      car: 'either',
+      tools: [],
+      cautions: [],
+      after: [],
+    }
     const at = { at: '2026-03-02T08:30:00.000Z', utcOffsetMinutes: 0 }
     const thing = { id: 'thing', name: 'thing', count: 1, state: 'off', isFastener: false } as const
     const refit = { title: 'Thing back', minutes: 5 }

@@ -1,3 +1,4 @@
+import { byId } from '../../../base/by-id'
 import { findCycle } from '../../../base/find-cycle'
 import { refitId } from '../../../packs/mirror'
 import { operationOrder } from '../../../sequence/move-step'
@@ -10,19 +11,24 @@ import { changedPlan } from '../plan/change-plan'
 import { pastOf } from '../plan/past'
 import { stepsOfAdded, withAddedStep } from './added-step'
 import type { AddedStep } from './added-step'
+import { leaveOut, notToBeLeftOut, withoutStep } from './left-out'
+import type { LeftOutStep } from './left-out'
 import { putInOrder } from './put-in-order'
 
 export interface UnforeseenEvents {
   /** A step that the layout does not hold: something else is in the way on this car. */
   'step-added': AddedStep & { at: string; utcOffsetMinutes: number }
+  /** A step of the layout that this car has no use for. */
+  'step-left-out': { stepId: string; reason: string; at: string; utcOffsetMinutes: number }
 }
 
-/** What this car has beyond its layout. */
+/** What this car has beyond its layout, and what it has not. */
 export interface UnforeseenState {
   added: AddedStep[]
+  leftOut: LeftOutStep[]
 }
 
-export const nothingUnforeseen = (): UnforeseenState => ({ added: [] })
+export const nothingUnforeseen = (): UnforeseenState => ({ added: [], leftOut: [] })
 
 export const unforeseen: Chapter<UnforeseenEvents> = {
   'step-added': {
@@ -41,13 +47,31 @@ export const unforeseen: Chapter<UnforeseenEvents> = {
       buildBoards(state)
     },
   },
+  'step-left-out': {
+    words: (state, { payload }) =>
+      `Left out: ${state.leftOut.find(({ stepId }) => stepId === payload.stepId)?.title ?? 'a step'}`,
+    undo: true,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: (state, { payload }) => notToBeLeftOut(state, payload.stepId),
+    apply: (state, { payload, deviceTime, personId }) => {
+      const { stepId, reason, at, utcOffsetMinutes } = payload
+      const operation = state.procedure && byId(state.procedure.operations, stepId)
+      if (!operation || !state.plan || state.done[stepId]) return
+      leaveOut(state, stepId)
+      state.plan = changedPlan(state, { ...planWith(state, []), at, utcOffsetMinutes }, payload)
+      state.leftOut = [...state.leftOut, { stepId, title: operation.title, reason, at: deviceTime, personId }]
+      state.clock = { at, utcOffsetMinutes, minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0 }
+    },
+  },
 }
 
 /** What the plan becomes with these steps, which its procedure holds already: everything else keeps its order. */
 function planWith(state: JobState, added: AddedStep[]) {
   const { circumstances, plan, procedure } = state
-  const isLeft = (id: string) => !state.done[id]
   const { links } = procedure!
+  const there = new Set(procedure!.operations.map(({ id }) => id))
+  const isLeft = (id: string) => there.has(id) && !state.done[id]
   const order = added
     .flatMap(step => stepsOfAdded(step).filter(isLeft))
     .reduce<string[]>(
@@ -101,9 +125,11 @@ function notToBeAdded(
   }
 }
 
-/** After the work was expanded anew: what this car has beyond its layout is in it again, and in its plan. */
+/** After the work was expanded anew: what this car has beyond its layout is in it again, what it has not is out, and the plan goes by it. */
 export function addAgain(state: JobState, event: { at: string; utcOffsetMinutes: number }, remembered: object): void {
-  if (state.added.length === 0 || !state.procedure || !state.plan) return
+  if (state.added.length + state.leftOut.length === 0 || !state.procedure || !state.plan) return
+  for (const { stepId } of state.leftOut)
+    if (!state.done[stepId]) state.procedure = withoutStep(state.procedure, stepId)
   for (const added of state.added) state.procedure = withAddedStep(state.procedure, tiedWhereItCan(state, added))
   state.plan = changedPlan(state, { ...planWith(state, state.added), ...event }, remembered)
 }

@@ -133,6 +133,61 @@ describe('a step that the layout does not hold', () => {
   })
 })
 
+describe('a step that this car has no use for', () => {
+  const leaving = (stepId: string) => ({
+    stepId,
+    reason: 'This car has none',
+    at: '2026-03-02T09:00:00.000Z',
+    utcOffsetMinutes: 0,
+  })
+  it('leaves the plan with the step that undoes it, is told with its reason, and nothing waits for it', () => {
+    const log = TestLog.open(pack())
+    const before = log.state.plan!.totals.minutes
+    log.add('step-left-out', leaving('cover-off'))
+    expect(orderOf(log)).toEqual(['part-off', 'part-off.refit', 'drive'])
+    expect(log.state.plan!.totals.minutes).toBeLessThan(before)
+    expect(log.state.leftOut).toMatchObject([
+      { stepId: 'cover-off', title: 'Do cover-off', reason: 'This car has none' },
+    ])
+    log.done('part-off', 'part-off.refit', 'drive')
+    expect([log.state.ledger, log.state.everOff]).toEqual([{}, { part: 1 }])
+  })
+  it('is undone like everything', () => {
+    const log = TestLog.open(pack())
+    const { plan } = log.state
+    log.add('step-left-out', leaving('cover-off'))
+    log.add('undone', { eventId: log.events.at(-1)!.id })
+    expect([log.state.plan, log.state.leftOut]).toEqual([plan, []])
+  })
+  it('takes what it would have brought about as given, and its bolts as not there', () => {
+    const group = { id: 'bolts', name: 'bolts', count: 4, part: 'vehicle' as const }
+    const log = TestLog.open(
+      smallPack({
+        facts: [{ id: 'open', name: 'It is open', because: 'It is closed.', kind: 'access', initially: false }],
+        groups: [group],
+        items: [{ id: 'bolts-off', name: 'bolts', state: 'off', group: 'bolts' }],
+        operations: [
+          operation('unbolt', { gives: ['open'], takesOff: { 'bolts-off': 3 }, ...mirrored('Bolt it') }),
+          operation('look', { needs: ['open'] }),
+        ],
+      }),
+    )
+    expect(log.refusal('step-done', { stepId: 'look' })).toContain('First')
+    log.add('step-left-out', leaving('unbolt'))
+    expect(log.state.boards.bolts!.bolts).toHaveLength(1)
+    expect(log.refusal('step-done', { stepId: 'look' })).toBeNull()
+  })
+  it.each([
+    ['nowhere', 'no step'],
+    ['part-off.refit', 'puts back'],
+    ['drive', 'on the road'],
+    ['cover-off', 'done already'],
+  ])('is refused of %s', (stepId, words) => {
+    const log = TestLog.open(pack()).done('cover-off')
+    expect(log.refusal('step-left-out', leaving(stepId))).toContain(words)
+  })
+})
+
 it('puts a step where nothing that follows at once is parted', () => {
   const at = (before: string, after: string) => ({
     before,
