@@ -48,6 +48,7 @@ test('a run is stopped and begun again with another count', async ({ page, stage
   await page.getByLabel('Which book, sheet or person').fill('Maren, by experience')
   await page.getByRole('button', { name: 'Name this figure' }).click()
   await page.getByRole('button', { name: 'Start the run' }).click()
+  await page.getByTestId('turn').waitFor()
   await page.keyboard.press('Space')
   await page.getByRole('button', { name: 'Stop and begin again' }).click()
   await page.getByRole('radio', { name: '8', exact: true }).click()
