@@ -78,7 +78,7 @@ export default defineNuxtConfig({
     // The core is pure, and so are the framework's composables: what of them is not used is left out, whatever names it on the way.
     build: {
       rollupOptions: {
-        output: { experimentalMinChunkSize: 20_000 },
+        output: { experimentalMinChunkSize: 10_000 },
         treeshake: {
           moduleSideEffects: (id, external) =>
             external ||
