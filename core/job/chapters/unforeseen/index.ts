@@ -1,6 +1,5 @@
 import { byId } from '../../../base/by-id'
 import { findCycle } from '../../../base/find-cycle'
-import { refitId } from '../../../packs/mirror'
 import { operationOrder } from '../../../sequence/move-step'
 import { OrderError } from '../../../sequence/plan-in-order'
 import type { Chapter, JobState } from '../../chapters'
@@ -41,9 +40,8 @@ export const unforeseen: Chapter<UnforeseenEvents> = {
       if (!state.plan || !state.procedure) return
       const { at, utcOffsetMinutes, ...added } = payload
       state.procedure = withAddedStep(state.procedure, added)
-      state.plan = changedPlan(state, { ...planWith(state, [added]), at, utcOffsetMinutes }, payload)
+      planOn(state, [added], { at, utcOffsetMinutes }, payload)
       state.added = [...state.added, added]
-      state.clock = { at, utcOffsetMinutes, minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0 }
       buildBoards(state)
     },
   },
@@ -59,11 +57,21 @@ export const unforeseen: Chapter<UnforeseenEvents> = {
       const operation = state.procedure && byId(state.procedure.operations, stepId)
       if (!operation || !state.plan || state.done[stepId]) return
       leaveOut(state, stepId)
-      state.plan = changedPlan(state, { ...planWith(state, []), at, utcOffsetMinutes }, payload)
+      planOn(state, [], { at, utcOffsetMinutes }, payload)
       state.leftOut = [...state.leftOut, { stepId, title: operation.title, reason, at: deviceTime, personId }]
-      state.clock = { at, utcOffsetMinutes, minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0 }
     },
   },
+}
+
+/** Plans on from now, remembered by the event that wanted it. */
+function planOn(
+  state: JobState,
+  added: AddedStep[],
+  at: { at: string; utcOffsetMinutes: number },
+  event: object,
+): void {
+  state.plan = changedPlan(state, { ...planWith(state, added), ...at }, event)
+  state.clock = { ...at, minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0 }
 }
 
 /** What the plan becomes with these steps, which its procedure holds already: everything else keeps its order. */
@@ -73,9 +81,10 @@ function planWith(state: JobState, added: AddedStep[]) {
   const there = new Set(procedure!.operations.map(({ id }) => id))
   const isLeft = (id: string) => there.has(id) && !state.done[id]
   const order = added
-    .flatMap(step => stepsOfAdded(step).filter(isLeft))
+    .flatMap(step => stepsOfAdded(step).map(id => ({ id, late: id === step.stepId })))
+    .filter(({ id }) => isLeft(id))
     .reduce<string[]>(
-      (left, id) => putInOrder(left, id, { links, pins: circumstances.pins, late: !id.endsWith(refitId('')) }),
+      (left, { id, late }) => putInOrder(left, id, { links, pins: circumstances.pins, late }),
       operationOrder(plan!).filter(isLeft),
     )
   return { circumstances, order, lowerBoundMinutes: plan!.lowerBoundMinutes, proven: false }

@@ -1,4 +1,5 @@
 import { byId } from '../../../base/by-id'
+import type { Operation } from '../../../pack/operations'
 import type { Procedure } from '../../../pack/pack'
 import type { JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
@@ -49,6 +50,9 @@ function liftUnmapped(state: JobState, group: string | undefined, count: number)
   state.boards[board.group] = { ...board, bolts: board.bolts.filter(bolt => !free.includes(bolt)) }
 }
 
+const thingsOf = ({ procedure }: JobState, { takesOff }: Pick<Operation, 'takesOff'>) =>
+  Object.keys(takesOff).flatMap(id => byId(procedure!.items, id) ?? [])
+
 /** Why a step cannot be left out; `null` when it can. */
 export function notToBeLeftOut(state: JobState, stepId: string): Refusal | null {
   const cannot = (reason: string) => refuse('payload.stepId', reason)
@@ -59,6 +63,10 @@ export function notToBeLeftOut(state: JobState, stepId: string): Refusal | null 
     return cannot(
       'It puts back what comes off. Leave out the step that takes it off, or settle it in the list of what is off.',
     )
+  const held = thingsOf(state, operation).find(({ state: way }) => way === 'propped')
+  if (held) return cannot('It holds weight or keeps something from falling: what comes after it relies on that.')
+  const relied = state.procedure!.facts.find(({ id, kind }) => kind === 'safety' && operation.gives.includes(id))
+  if (relied) return cannot(`Others are safe only after it. ${relied.because}`)
   if (operation.safety || operation.phase === 'prove') return cannot('The car does not go on the road without it.')
   return null
 }

@@ -177,6 +177,22 @@ describe('a step that this car has no use for', () => {
     expect(log.state.boards.bolts!.bolts).toHaveLength(1)
     expect(log.refusal('step-done', { stepId: 'look' })).toBeNull()
   })
+  it('is refused where others are safe only after it, or where it holds something', () => {
+    const log = TestLog.open(
+      smallPack({
+        facts: [{ id: 'dead', name: 'No current', because: 'The starter is live.', kind: 'safety', initially: false }],
+        items: [{ id: 'beam', name: 'engine beam', state: 'propped' }],
+        operations: [
+          operation('clamp-off', { gives: ['dead'] }),
+          operation('starter-off', { needs: ['dead'] }),
+          operation('hold', { takesOff: { beam: 1 }, ...mirrored('Let go') }),
+        ],
+      }),
+    )
+    expect(log.refusal('step-left-out', leaving('clamp-off'))).toContain('The starter is live.')
+    expect(log.refusal('step-left-out', leaving('hold'))).toContain('holds weight')
+    expect(log.refusal('step-left-out', leaving('starter-off'))).toBeNull()
+  })
   it.each([
     ['nowhere', 'no step'],
     ['part-off.refit', 'puts back'],
