@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { EventPayloads } from '../../core/job'
 import { device, instant, uuid } from '../common'
+import { again } from './again'
 import { bench } from './bench'
 import { bleeding } from './bleeding'
 import { bolts } from './bolts'
@@ -27,6 +28,7 @@ export const payloads = {
   ...plan,
   ...steps,
   ...unforeseen,
+  ...again,
   ...troubles,
   ...bolts,
   ...tightening,

@@ -3,7 +3,7 @@ import type { Operation } from '../pack/operations'
 import type { Procedure } from '../pack/pack'
 
 /** Reasons that hold again whenever the part is to be reached; cleanliness and habit do not open anything. */
-const opening = new Set<LinkKind>(['physical', 'access', 'reaction', 'safety'])
+export const openingKinds: ReadonlySet<LinkKind> = new Set<LinkKind>(['physical', 'access', 'reaction', 'safety'])
 
 /**
  * Ids of the steps that lie between a whole car and a part, there and back.
@@ -19,7 +19,7 @@ export function stepsAgain(procedure: Procedure, targets: string[]): Set<string>
     if (!operation || again.has(id)) return
     again.add(id)
     for (const link of procedure.links) {
-      if (link.after === id && opening.has(link.kind) && opens(byId.get(link.before))) reach(link.before)
+      if (link.after === id && openingKinds.has(link.kind) && opensTheWay(byId.get(link.before))) reach(link.before)
     }
   }
   for (const target of targets) reach(target)
@@ -36,7 +36,7 @@ export function stepsAgain(procedure: Procedure, targets: string[]): Set<string>
 }
 
 /** A step of the way in: it takes something off, or makes something true that is needed. */
-function opens(operation: Operation | undefined): boolean {
+export function opensTheWay(operation: Operation | undefined): boolean {
   if (!operation || operation.undoes !== undefined || operation.phase === 'refit') return false
   return Object.keys(operation.takesOff).length > 0 || operation.gives.length > 0 || operation.ends.length > 0
 }

@@ -1,3 +1,5 @@
+import { again, nothingAgain } from './chapters/again'
+import type { AgainEvents, AgainState } from './chapters/again'
 import { bench, emptyBench } from './chapters/bench'
 import type { BenchEvents, BenchState } from './chapters/bench'
 import { bleeding, noBleeding } from './chapters/bleeding'
@@ -46,6 +48,7 @@ interface ChapterEvents
     PlanEvents,
     StepEvents,
     UnforeseenEvents,
+    AgainEvents,
     TroubleEvents,
     BoltEvents,
     TighteningEvents,
@@ -69,6 +72,7 @@ export interface JobState
     PlanState,
     StepState,
     UnforeseenState,
+    AgainState,
     TroubleState,
     BoltState,
     TighteningState,
@@ -91,6 +95,7 @@ const kinds: ChapterOf<JobState, ChapterEvents> = {
   ...plan,
   ...steps,
   ...unforeseen,
+  ...again,
   ...troubles,
   ...bolts,
   ...tightening,
@@ -115,6 +120,7 @@ export function emptyJob(): JobState {
     ...noPlan(),
     ...noSteps(),
     ...nothingUnforeseen(),
+    ...nothingAgain(),
     ...noTroubles(),
     ...noBolts(),
     ...noTightening(),

@@ -135,6 +135,8 @@ export interface Operation extends Omit<OperationSource, 'when' | 'refit'> {
   module: string
   /** The strip step that this one undoes. */
   undoes?: string
+  /** The strip step that this one does once more, after it was undone. */
+  again?: string
 }
 
 export interface Link {

@@ -2,8 +2,10 @@ import type { CarPosition, Place } from '../../pack/kinds'
 import type { DrawnPart } from '../../pack/things'
 import type { WorkingHours } from '../../sequence/calendar'
 import type { JobState } from '../chapters'
+import { fetchId } from '../chapters/again/with-again'
 import { partsAwaited } from '../chapters/orders/arrivals'
 import type { WeekPlacing } from '../chapters/plan'
+import type { Trouble } from '../chapters/troubles'
 import { restEnd } from './bleed-stage'
 import { distanceToGo } from './break-in'
 import { changedParts } from './ledger'
@@ -106,11 +108,19 @@ export function summarise(state: JobState): JobSummary {
   }
 }
 
+/** A trouble that has become work holds up what depends on it, and nothing else. */
+function holdsUp({ again, done }: JobState, { troubleId }: Trouble, next: string | undefined): boolean {
+  const entry = again.find(work => work.troubleId === troubleId)
+  if (!entry) return true
+  const waiting = [fetchId(entry.againId), entry.stepId]
+  return next !== undefined && waiting.includes(next) && !done[entry.stepId]
+}
+
 /** The wait that holds the job up: a trouble that waits for something, or a rest between bleeding rounds. */
 export function waitOf(state: JobState): { what: string; until: string | null } | null {
-  const trouble = state.troubles.find(entry => !entry.cleared && entry.waitsFor)
-  if (trouble) return { what: trouble.waitsFor!, until: trouble.until }
   const next = nextStep(state)
+  const trouble = state.troubles.find(entry => !entry.cleared && entry.waitsFor && holdsUp(state, entry, next?.id))
+  if (trouble) return { what: trouble.waitsFor!, until: trouble.until }
   const part = partsAwaited(state).find(entry => entry.stepId === next?.id)
   if (part) return { what: part.name, until: part.at }
   for (const [stepId, bleeding] of Object.entries(state.bleeding)) {

@@ -1,6 +1,7 @@
 import type { JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
+import { fetchedBy } from '../again/fetched'
 import { partsAwaited } from '../orders/arrivals'
 
 /** Parts of which a step puts back what was noted. */
@@ -25,6 +26,6 @@ export function notReadyToGoIn(state: JobState, stepId: string): Refusal | null 
       `Which way does it go in? ${unconfirmed.name}: ${noted.side}${noted.mark ? `, ${noted.mark}` : ''}. Confirm it first.`,
     )
   }
-  const awaited = partsAwaited(state).find(part => part.stepId === stepId)
+  const awaited = partsAwaited(state).find(part => part.stepId === stepId && part.partId !== fetchedBy(state, stepId))
   return awaited ? refuse('payload.stepId', `${awaited.name} is still on its way. Say that it is here first.`) : null
 }

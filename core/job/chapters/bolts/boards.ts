@@ -79,10 +79,11 @@ export function bringIn(state: JobState, group: string, boltIds: string[], stand
 
 /** Bolts of all boards that a step takes out. */
 export function boltsOffWith(state: JobState, stepId: string): { board: BoltBoard; bolts: BoardBolt[] }[] {
+  const first = (state.procedure && byId(state.procedure.operations, stepId)?.again) ?? stepId
   return boltsWhere(
     state,
-    steps => steps.has(stepId),
-    bolt => bolt.offWith === stepId,
+    steps => steps.has(first),
+    bolt => bolt.offWith === first,
   )
 }
 

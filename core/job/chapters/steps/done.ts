@@ -1,5 +1,6 @@
 import { byId } from '../../../base/by-id'
 import type { JobEvent, JobState } from '../../chapters'
+import { noteFetched } from '../again/fetched'
 import { countsOnBoard, stepOnBoards } from '../bolts/boards'
 import { countInLedger } from './count-in-ledger'
 import { noteNewParts } from './note-new-parts'
@@ -19,6 +20,7 @@ export function applyStepDone(state: JobState, { id, payload, deviceTime, person
     changeLedger(state, operation.putsBack, -1)
     stepOnBoards(state, operation)
     noteNewParts(state, operation, deviceTime)
+    noteFetched(state, stepId)
     state.facts = [
       ...state.facts.filter(fact => !operation.ends.includes(fact)),
       ...operation.gives.filter(fact => !state.facts.includes(fact)),

@@ -42,7 +42,7 @@ export interface AddedStep {
 // Nobody has timed it: what is likely, a fifth less, half as much again. Common practice, no source.
 const [QUICK, SLOW] = [0.8, 1.5]
 const IN_THE_WAY = 'It is in the way of that on this car.'
-const spread = (minutes: number): Operation['minutes'] => [minutes * QUICK, minutes, minutes * SLOW]
+export const spread = (minutes: number): Operation['minutes'] => [minutes * QUICK, minutes, minutes * SLOW]
 
 /** The ids of the steps that an added one brings with it. */
 export const stepsOfAdded = ({ stepId, refit }: AddedStep): string[] => (refit ? [stepId, refitId(stepId)] : [stepId])

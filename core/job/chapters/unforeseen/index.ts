@@ -5,6 +5,9 @@ import { OrderError } from '../../../sequence/plan-in-order'
 import type { Chapter, JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
+import { apartAgainIn } from '../again'
+import { putAway } from '../again/put-away'
+import { orderAgain } from '../again/order-again'
 import { buildBoards } from '../bolts/boards'
 import { changedPlan } from '../plan/change-plan'
 import { pastOf } from '../plan/past'
@@ -134,13 +137,22 @@ function notToBeAdded(
   }
 }
 
-/** After the work was expanded anew: what this car has beyond its layout is in it again, what it has not is out, and the plan goes by it. */
+/**
+ * After the work was expanded anew: what this car has beyond its layout is in it again, what it has not is out, what comes apart once
+ * more does, and the plan goes by it.
+ */
 export function addAgain(state: JobState, event: { at: string; utcOffsetMinutes: number }, remembered: object): void {
-  if (state.added.length + state.leftOut.length === 0 || !state.procedure || !state.plan) return
+  if (state.added.length + state.leftOut.length + state.again.length === 0 || !state.procedure || !state.plan) return
   for (const { stepId } of state.leftOut)
     if (!state.done[stepId]) state.procedure = withoutStep(state.procedure, stepId)
   for (const added of state.added) state.procedure = withAddedStep(state.procedure, tiedWhereItCan(state, added))
-  state.plan = changedPlan(state, { ...planWith(state, state.added), ...event }, remembered)
+  apartAgainIn(state)
+  const { operations, links } = state.procedure
+  const isLeft = (id: string) => !state.done[id] && operations.some(operation => operation.id === id)
+  const planned = planWith(state, state.added)
+  const order = state.again.reduce((left, entry) => orderAgain(left, entry, links, isLeft), planned.order)
+  state.plan = changedPlan(state, { ...planned, order, ...event }, remembered)
+  if (state.again.length > 0) state.procedure = putAway(state, state.procedure, order)
 }
 
 /** Done another way, what it was tied to may stand the other way round: then it is tied to nothing. */

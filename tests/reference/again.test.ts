@@ -1,0 +1,154 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import {
+  admit,
+  applyEvent,
+  canBeAnew,
+  comesApart,
+  lastUndoable,
+  reduceJob,
+  stepsLeft,
+  UNFORESEEN,
+} from '../../core/job'
+import type { EventPayloads, JobEvent } from '../../core/job'
+import { brokenLinks } from '../../core/sequence/broken-links'
+import { operationOrder } from '../../core/sequence'
+import { DemoMechanic } from '../../server/demo/play'
+import { TestLog } from '../support/job-log'
+import { shelf } from '../support/packs'
+import { pairwise } from '../support/pairwise'
+import { personId } from '../support/requests'
+
+/** What may go wrong at a random moment of a job: at which of the steps of the way back done so far, and what it asks for. */
+const gone = fc.record({
+  moment: fc.double({ min: 0.4, max: 1, noNaN: true }),
+  which: fc.nat(),
+  isSentAway: fc.boolean(),
+  hasDay: fc.boolean(),
+  newParts: fc.integer({ min: 0, max: 2 }),
+})
+type Gone = typeof gone extends fc.Arbitrary<infer What> ? What : never
+const numbered = (events: JobEvent[]): JobEvent[] =>
+  events.map((event, index) => ({ ...event, jobId: 'job', seq: index + 1 }) as JobEvent)
+
+function apartAgain(events: JobEvent[], index: number, what: Gone): EventPayloads['apart-again'] | null {
+  const state = reduceJob(events)
+  const done = state.procedure!.operations.filter(
+    operation => state.done[operation.id] && operation.module !== UNFORESEEN && canBeAnew(state, operation),
+  )
+  if (done.length === 0) return null
+  const stepId = done[what.which % done.length]!.id
+  const until = what.hasDay ? '2026-03-04T10:00:00.000Z' : null
+  return {
+    againId: `again-${index}`,
+    stepId,
+    because: 'It went',
+    troubleId: null,
+    ...comesApart(state, stepId),
+    away: what.isSentAway ? { to: 'machine shop', wayMinutes: what.which % 40, until } : null,
+    parts: Array.from({ length: what.newParts }, (_, part) => ({
+      partId: `again-${index}.part-${part}`,
+      name: `part ${part}`,
+      count: 1,
+      until,
+    })),
+    at: '2026-03-02T20:00:00.000Z',
+    utcOffsetMinutes: 0,
+  }
+}
+
+describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('%s', (_id, pack) => {
+  const choices = pairwise(pack)
+  it('comes apart again at any step of the way back, is undone, and can be worked off until nothing is off', () => {
+    fc.assert(
+      fc.property(fc.array(gone, { minLength: 1, maxLength: 2 }), fc.nat(), (troubles, seed) => {
+        const { options } = choices[seed % choices.length]!
+        let events = numbered(TestLog.open(pack, options).events)
+        for (const [index, what] of [...troubles].sort((a, b) => a.moment - b.moment).entries()) {
+          const steps = operationOrder(reduceJob(events).plan!)
+          const until = steps[Math.floor(what.moment * steps.length)] ?? null
+          const clock = Date.parse(`2026-03-0${2 + index}T08:00:00.000Z`)
+          events = numbered([...events, ...new DemoMechanic(events, personId, clock).workUntil(until).events])
+          const payload = apartAgain(events, index, what)
+          if (!payload) continue
+          const state = reduceJob(events)
+          const event = {
+            ...events.at(-1)!,
+            id: `again-${index}`,
+            type: 'apart-again',
+            seq: events.length + 1,
+            payload,
+          } as JobEvent
+          expect(admit(state, event, events)).toBeNull()
+          const after = reduceJob([...events, event])
+          const ahead = operationOrder(after.plan!).filter(id => !after.done[id])
+          expect(brokenLinks(ahead, after.procedure!.links)).toEqual([])
+          // Every act of a step done is still told of, under the id of the first time where it is done again.
+          expect(Object.values(after.done).map(({ eventId }) => eventId)).toEqual(
+            Object.values(state.done).map(({ eventId }) => eventId),
+          )
+          expect(Object.keys(after.done).length - Object.keys(state.done).length).toBe(0)
+          expect(after.plan!.totals.workMinutes).toBeGreaterThanOrEqual(timedAnew(events).workMinutes - 1e-6)
+          const undone = {
+            ...event,
+            id: `undo-${index}`,
+            type: 'undone',
+            seq: event.seq! + 1,
+            payload: { eventId: event.id },
+          } as JobEvent
+          expect(lastUndoable([...events, event])).toBe(event)
+          const back = reduceJob([...events, event, undone])
+          expect([back.plan, back.procedure, back.done, back.runs]).toEqual([
+            state.plan,
+            state.procedure,
+            state.done,
+            state.runs,
+          ])
+          events = [...events, event]
+        }
+        const done = numbered([...events, ...finished(events)])
+        const state = reduceJob(events)
+        for (const event of done.slice(events.length)) {
+          if (event.type === 'step-done') expect(admit(state, event, done)).toBeNull()
+          applyEvent(state, event)
+        }
+        const end = reduceJob(done)
+        expect(stepsLeft(end)).toEqual([])
+        const never = reduceJob(numbered(playedThrough(pack, options)))
+        expect(end.ledger).toEqual(never.ledger)
+      }),
+      { numRuns: process.env.ELDRIN_LONG ? 100 : 3, endOnFailure: true },
+    )
+  })
+})
+
+/** The plan as it is, timed from the steps done. */
+function timedAnew(events: JobEvent[]) {
+  const state = reduceJob(events)
+  const event = { ...events.at(-1)!, id: 'anew', type: 'plan-changed', payload: sameOrder(state) } as JobEvent
+  return reduceJob([...events, event]).plan!.totals
+}
+
+const sameOrder = (state: ReturnType<typeof reduceJob>): EventPayloads['plan-changed'] => ({
+  circumstances: { ...state.circumstances, arrivals: [] },
+  order: operationOrder(state.plan!).filter(id => !state.done[id]),
+  at: '2026-03-06T08:00:00.000Z',
+  utcOffsetMinutes: 0,
+  lowerBoundMinutes: 0,
+  proven: false,
+})
+
+/** Works to the end, saying of each part that it is here before the step that wants it. */
+function finished(events: JobEvent[]): JobEvent[] {
+  const mechanic = new DemoMechanic(events, personId, Date.parse('2026-03-06T08:00:00.000Z'))
+  return mechanic.write('plan-changed', sameOrder(reduceJob(events))).workUntil(null).events
+}
+
+/** The same job when nothing went wrong: what it leaves off, if anything, is what this one may leave off. */
+function playedThrough(pack: Parameters<typeof TestLog.open>[0], options: Record<string, string>): JobEvent[] {
+  const { events } = TestLog.open(pack, options)
+  return [
+    ...events,
+    ...new DemoMechanic(events, personId, Date.parse('2026-03-02T08:00:00.000Z')).workUntil(null).events,
+  ]
+}
