@@ -50,6 +50,8 @@ export type { AddedStep, AddedThing } from './chapters/unforeseen/added-step'
 export { ladderEnds } from './chapters/troubles/ladders'
 export type { LadderBolt, LadderEnd, LadderRun, RungOutcome, RungTry } from './chapters/troubles/ladders'
 
+export { anewMinutes, anewSteps } from './views/anew'
+export type { About } from './views/anew'
 export { activityComplete, badGears, tryCompleteActivity } from './views/activity'
 export { badFindings, findingsOfStep, openFindings } from './views/bad-findings'
 export type { BadFinding } from './views/bad-findings'

@@ -127,7 +127,7 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
         expect(stepsLeft(end)).toEqual([])
         expect(Object.entries(end.ledger).filter(([thing]) => thing.startsWith('own-'))).toEqual([])
       }),
-      { numRuns: process.env.ELDRIN_LONG ? 100 : 3, endOnFailure: true },
+      { numRuns: process.env.ELDRIN_LONG ? 30 : 3, endOnFailure: true },
     )
   })
 })

@@ -42,26 +42,44 @@ const group = computed(() => state.value.procedure!.groups.find(entry => entry.i
 function submit() {
   if (!rung.value || !ladder.value) return
   const { group: groupId } = props.board
+  const troubleId = newId()
   const where = `${t(group.value.name)}, ${boltName(props.board, props.bolt)}`
+  const went = `${where}: ${{ sheared: 'sheared', stripped: 'thread stripped', rounded: 'head rounded' }[how.value]}`
   const written = store.write('bolt-broken', {
     group: groupId,
     boltId: props.bolt.id,
     how: how.value,
     wayOut: rung.value.title,
-    troubleId: newId(),
-    text: `${where}: ${{ sheared: 'sheared', stripped: 'thread stripped', rounded: 'head rounded' }[how.value]}. ${rung.value.title}.`,
+    troubleId,
+    text: `${went}. ${rung.value.title}.`,
     parts: rung.value.parts,
     waitsFor: rung.value.waits ? 'Machine shop' : null,
     until: rung.value.waits && until.value ? new Date(until.value).toISOString() : null,
   })
   if (!written) return
   emit('written')
+  // Who works on it elsewhere wants it off the car: what that means for the plan is asked next.
+  if (rung.value.waits) after.value = { troubleId, because: went }
+  else emit('close')
+}
+const after = ref<{ troubleId: string; because: string } | null>(null)
+function planned() {
+  after.value = null
   emit('close')
 }
 </script>
 
 <template>
-  <BaseDialog :open="open" :title="ladder ? t(ladder.title) : 'It broke'" @close="emit('close')">
+  <LazyApartAgainDialog
+    v-if="after"
+    :open="open"
+    :about="{ stepId: null, group: board.group }"
+    :because="after.because"
+    :trouble-id="after.troubleId"
+    sent-to="Machine shop"
+    @close="planned"
+  />
+  <BaseDialog v-else :open="open" :title="ladder ? t(ladder.title) : 'It broke'" @close="emit('close')">
     <form class="grid gap-4" @submit.prevent="submit">
       <ChoiceRow
         v-model="how"

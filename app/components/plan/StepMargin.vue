@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { canBeAnew } from '../../../core/job'
 import { legalRange, operationOrder } from '../../../core/sequence'
 
 /** What the margin says of the step asked: moving and pinning it, the range it may stand in, and why. */
@@ -11,6 +12,16 @@ const step = computed(() => state.value.plan!.steps.find(entry => entry.id === p
 const movable = computed(() => operation.value && !props.done.has(props.stepId))
 const range = computed(() =>
   movable.value ? legalRange(state.value.procedure!, state.value.plan!, props.stepId, props.done) : null,
+)
+const anew = ref(false)
+const isAsked = ref(false)
+const doneAnew = computed(
+  () =>
+    operation.value &&
+    props.done.has(props.stepId) &&
+    !state.value.handedOver &&
+    !state.value.calledOff &&
+    canBeAnew(state.value, operation.value),
 )
 const place = computed(() => operationOrder(state.value.plan!).indexOf(props.stepId))
 const school = computed(
@@ -53,6 +64,17 @@ const school = computed(
       <p class="text-sm text-quiet max-lg:hidden">
         <kbd class="figure">Alt ↑ ↓</kbd> moves it, <kbd class="figure">P</kbd> pins it.
       </p>
+    </div>
+    <div v-if="doneAnew">
+      <button class="button" @click="anew = isAsked = true">Do it anew</button>
+      <LazyApartAgainDialog
+        v-if="isAsked"
+        :open="anew"
+        :about="{ stepId }"
+        because=""
+        :trouble-id="null"
+        @close="anew = false"
+      />
     </div>
     <WhyPanel :step-id="stepId" />
   </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { boltsBackWith, boltsOffWith, cautionsToRead, findingsOfStep, newPartFor, waitBefore } from '../../../core/job'
-import type { Blocker, StepView } from '../../../core/job'
+import type { Blocker, StepView, Trouble } from '../../../core/job'
 import type { LedgerItem } from '../../../core/packs'
 import { stopwatch } from '../../words/durations'
 
@@ -19,11 +19,16 @@ const waiting = computed(() => {
 })
 const unread = computed(() => cautionsToRead(state.value, props.step.id))
 const shownCaution = computed(() => props.step.cautions.find(caution => !unread.value.includes(caution)))
+/** A trouble of no step is shown where its bolts are set, or everywhere. */
+const belongsHere = ({ stepId, group }: Trouble) =>
+  stepId === null
+    ? group === undefined || props.step.group?.id === group || !!props.step.operation?.moreFigures?.includes(group)
+    : stepId === props.step.id
 /** A trouble on its ladder is shown by the ladder, until that did not help. */
 const troubles = computed(() =>
   state.value.troubles.filter(
     entry =>
-      entry.stepId === props.step.id &&
+      belongsHere(entry) &&
       !entry.cleared &&
       !state.value.ladderRuns.some(run => run.ladderRunId === entry.troubleId && !run.left),
   ),

@@ -4,9 +4,13 @@ import { momentText } from '../../words/moments'
 
 /** A trouble that is open, and the way to clear it. */
 const props = defineProps<{ trouble: Trouble }>()
-const { store } = useJob()
+const { store, state } = useJob()
 const clearing = ref(false)
 const how = ref('')
+const apart = ref(false)
+/** Once opened it stays: until then nothing of it is fetched. */
+const asked = ref(false)
+const planned = computed(() => state.value.again.some(({ troubleId }) => troubleId === props.trouble.troubleId))
 const field = computed(() => `how-${props.trouble.troubleId}`)
 
 function clear() {
@@ -32,6 +36,21 @@ function clear() {
       </div>
       <button class="button button-main" :disabled="!how.trim()">Cleared</button>
     </form>
-    <button v-else class="mt-1 min-h-11 font-semibold underline" @click="clearing = true">It is solved</button>
+    <div v-else class="mt-1 flex flex-wrap gap-x-6">
+      <button class="min-h-11 font-semibold underline" @click="clearing = true">It is solved</button>
+      <button v-if="!planned" class="min-h-11 font-semibold underline" @click="apart = asked = true">
+        It has to come apart
+      </button>
+      <p v-else class="py-2">The plan has it.</p>
+    </div>
+    <LazyApartAgainDialog
+      v-if="asked"
+      :open="apart"
+      :about="trouble"
+      :because="trouble.text"
+      :trouble-id="trouble.troubleId"
+      :sent-to="trouble.waitsFor ?? undefined"
+      @close="apart = false"
+    />
   </div>
 </template>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../../../tests/support/job-log'
 import { link, operation, smallPack } from '../../../../tests/support/small-pack'
 import { operationOrder } from '../../../sequence/move-step'
-import { comesApart } from '../..'
+import { comesApart, stepTitle } from '../..'
 import type { EventPayloads } from '../..'
 
 const mirrored = (title: string, more = {}) => ({ refit: { kind: 'mirror' as const, override: { title, ...more } } })
@@ -100,6 +100,7 @@ describe('apart again', () => {
     log.done('a1.cover-off', 'a1.wheel-off')
     expect(log.state.ledger).toEqual({ lamp: 1, cover: 1, wheel: 1, 'wheel-bolts': 8 })
     expect(log.state.replaced).toEqual({})
+    expect(stepTitle(log.state.procedure!, log.state.plan!, 'a1.cover-off')).toBe('Once more: Do cover-off')
     log.done('lamp-off.refit', 'wheel-off.refit', 'cover-off.refit', 'drive')
     expect([log.state.ledger, left(log)]).toEqual([{}, []])
   })

@@ -1,4 +1,5 @@
 import { findCycle } from '../../../base/find-cycle'
+import type { Plan } from '../../../sequence/types'
 import { OrderError } from '../../../sequence/plan-in-order'
 import { operationOrder } from '../../../sequence/move-step'
 import type { Chapter, JobState } from '../../chapters'
@@ -36,7 +37,7 @@ export const again: Chapter<AgainEvents> = {
     admit: (state, { payload }) => notApartAgain(state, payload),
     apply: (state, { payload }) => {
       if (!state.plan || !state.procedure) return
-      const { at, utcOffsetMinutes, ...entry } = payload
+      const { at: _at, utcOffsetMinutes: _offset, ...entry } = payload
       const { circumstances, plan, clock } = plannedAgain(state, payload)
       forgetDone(state, entry)
       if (entry.opens.length === 0)
@@ -53,7 +54,7 @@ export const again: Chapter<AgainEvents> = {
 function plannedAgain(
   state: JobState,
   payload: AgainEvents['apart-again'],
-): Pick<JobState, 'circumstances' | 'plan' | 'clock'> {
+): Pick<JobState, 'circumstances' | 'clock'> & { plan: Plan } {
   const { at, utcOffsetMinutes, ...entry } = payload
   const left = operationOrder(state.plan!).filter(id => !state.done[id] || entry.repeats.includes(id))
   const next: JobState = { ...state, procedure: withAgain(state.procedure!, entry) }

@@ -62,7 +62,9 @@ export function withAgain(procedure: Procedure, again: ApartAgain): Procedure {
   return {
     ...procedure,
     operations: [
-      ...procedure.operations.map(operation => (operation.id === stepId ? withParts(operation, wanted) : operation)),
+      ...procedure.operations.map(operation =>
+        operation.id === stepId ? withParts(operation, wanted, repeats.includes(stepId)) : operation,
+      ),
       ...strips,
       ...ways,
       ...firsts,
@@ -125,6 +127,7 @@ function anew(procedure: Procedure, { againId, opens, repeats }: ApartAgain, str
       id: anewId(againId, strip.id),
       module: UNFORESEEN,
       again: strip.id,
+      title: `Once more: ${strip.title}`,
       takesOff: Object.fromEntries(
         Object.entries(strip.takesOff).flatMap(([item, count]): [string, number][] => {
           const off = inFull.has(item) ? count : Math.min(count, back.get(item) ?? 0)
@@ -188,9 +191,11 @@ function partsWanted({ againId, away, parts }: ApartAgain, isFetched: boolean): 
   return [...parts, back]
 }
 
-function withParts(operation: Operation, wanted: PartNeeded[]): Operation {
+/** @param isAgain its own parts are counted for each time already */
+function withParts(operation: Operation, wanted: PartNeeded[], isAgain: boolean): Operation {
   const parts = { ...operation.parts }
-  for (const { partId, count } of wanted) parts[partId] = (parts[partId] ?? 0) + count
+  for (const { partId, count } of wanted)
+    if (!isAgain || !(partId in operation.parts)) parts[partId] = (parts[partId] ?? 0) + count
   return { ...operation, parts }
 }
 

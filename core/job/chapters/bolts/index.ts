@@ -210,7 +210,7 @@ export const bolts: Chapter<BoltEvents> = {
     apply: (state, { payload, deviceTime }) => {
       const { group, boltId, how, troubleId, text, waitsFor, until } = payload
       breakBolt(state, group, boltId, how)
-      state.troubles.push({ troubleId, stepId: null, text, waitsFor, until, at: deviceTime, cleared: null })
+      state.troubles.push({ troubleId, stepId: null, group, text, waitsFor, until, at: deviceTime, cleared: null })
       state.addedParts.push(...payload.parts.map(name => ({ name, because: text, at: deviceTime })))
     },
   },

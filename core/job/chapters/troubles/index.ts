@@ -18,6 +18,8 @@ export interface TroubleEvents extends LadderEvents {
 export interface Trouble {
   troubleId: string
   stepId: string | null
+  /** The group of bolts that it is about, where one broke. */
+  group?: string
   text: string
   waitsFor: string | null
   until: string | null

@@ -95,6 +95,7 @@ export const ladders: Chapter<LadderEvents> = {
       state.troubles.push({
         troubleId: payload.ladderRunId,
         stepId: payload.stepId,
+        ...(bolt ? { group: bolt.group } : {}),
         text,
         waitsFor: null,
         until: null,
