@@ -9,7 +9,7 @@ export const handOver = {
   'left-open': z
     .strictObject({ entry, reason: words(300) })
     .describe(
-      'An open entry stays as it is, with a reason under a name: `item:…`, `bolt:…`, `tight:…`, `figure:…`, `finding:…`, `trouble:…`, `step:…`, `check:…`.',
+      'An open entry stays as it is, with a reason under a name: `item:…`, `thing:…`, `bolt:…`, `tight:…`, `figure:…`, `finding:…`, `trouble:…`, `step:…`, `check:…`.',
     ),
   'left-open-withdrawn': z.strictObject({ entry }).describe('What was left, or answered for, is open again.'),
   'handed-over': z

@@ -19,6 +19,7 @@ import { renewals } from './renewals'
 import type { ServerType } from './by-server'
 import { setAside } from './set-aside'
 import { steps } from './steps'
+import { takenOver } from './taken-over'
 import { tightening } from './tightening'
 import { troubles } from './troubles'
 import { unforeseen } from './unforeseen'
@@ -29,6 +30,7 @@ export const payloads = {
   ...steps,
   ...unforeseen,
   ...again,
+  ...takenOver,
   ...troubles,
   ...bolts,
   ...tightening,

@@ -32,6 +32,8 @@ import { nothingAside, setAsideChapter } from './chapters/set-aside'
 import type { SetAsideEvents, SetAsideState } from './chapters/set-aside'
 import { noSteps, steps } from './chapters/steps'
 import type { StepEvents, StepState } from './chapters/steps'
+import { nothingTakenOver, takenOver } from './chapters/taken-over'
+import type { TakenOverEvents, TakenOverState } from './chapters/taken-over'
 import { noTightening, tightening } from './chapters/tightening'
 import type { TighteningEvents, TighteningState } from './chapters/tightening'
 import { noTroubles, troubles } from './chapters/troubles'
@@ -49,6 +51,7 @@ interface ChapterEvents
     StepEvents,
     UnforeseenEvents,
     AgainEvents,
+    TakenOverEvents,
     TroubleEvents,
     BoltEvents,
     TighteningEvents,
@@ -73,6 +76,7 @@ export interface JobState
     StepState,
     UnforeseenState,
     AgainState,
+    TakenOverState,
     TroubleState,
     BoltState,
     TighteningState,
@@ -96,6 +100,7 @@ const kinds: ChapterOf<JobState, ChapterEvents> = {
   ...steps,
   ...unforeseen,
   ...again,
+  ...takenOver,
   ...troubles,
   ...bolts,
   ...tightening,
@@ -121,6 +126,7 @@ export function emptyJob(): JobState {
     ...noSteps(),
     ...nothingUnforeseen(),
     ...nothingAgain(),
+    ...nothingTakenOver(),
     ...noTroubles(),
     ...noBolts(),
     ...noTightening(),

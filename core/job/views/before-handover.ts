@@ -1,4 +1,5 @@
 import type { JobState } from '../chapters'
+import { missingNow } from '../chapters/taken-over/missing'
 import { badFindings, openFindings } from './bad-findings'
 import { figureEntry, figuresWanted, notTight } from './fastening'
 import { openEntries, openEntry } from './ledger'
@@ -11,6 +12,7 @@ import type { OpenEntry } from './ledger'
 export function openBeforeHandover(state: JobState): OpenEntry[] {
   return [
     ...openEntries(state),
+    ...notHere(state),
     ...looseBolts(state),
     ...missingFigures(state),
     ...found(state),
@@ -23,6 +25,19 @@ export function openBeforeHandover(state: JobState): OpenEntry[] {
 /** Entries that hold the car: without a reason, or such as no reason lets go. */
 export function holdingBack(entries: OpenEntry[]): OpenEntry[] {
   return entries.filter(entry => entry.safety || entry.left === null)
+}
+
+/** What came off elsewhere and is not here. What nobody has seen does not go without: no reason lets it. */
+function notHere(state: JobState): OpenEntry[] {
+  return Object.entries(state.told).flatMap(([id, { unknown }]) => {
+    const missing = missingNow(state, id)
+    if (unknown + missing === 0) return []
+    const name = state.procedure?.items.find(item => item.id === id)?.name ?? id
+    return openEntry(state, `thing:${id}`, 'thing', `${name}: ${unknown > 0 ? 'nobody has seen it' : 'missing'}`, {
+      count: unknown + missing,
+      safety: unknown > 0,
+    })
+  })
 }
 
 function looseBolts(state: JobState): OpenEntry[] {

@@ -78,7 +78,7 @@ function found(
   const of = (...kinds: OpenEntry['kind'][]) => open.filter(entry => kinds.includes(entry.kind))
   switch (kind) {
     case 'ledger':
-      return split(openEntries(state), entry => putsBack(state, entry))
+      return split([...openEntries(state), ...of('thing')], entry => putsBack(state, entry))
     case 'bolts':
       return split(of('tight'), entry =>
         setsGroup(state, notTight(state).find(({ group }) => entry.entry === `tight:${group.id}`)?.group.id),

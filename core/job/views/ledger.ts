@@ -4,7 +4,7 @@ import type { DrawnPart, LedgerItem } from '../../pack/things'
 import type { JobState } from '../chapters'
 import type { LeftOpen } from '../chapters/hand-over'
 
-export const openKinds = ['item', 'bolt', 'tight', 'figure', 'finding', 'trouble', 'step', 'check'] as const
+export const openKinds = ['item', 'thing', 'bolt', 'tight', 'figure', 'finding', 'trouble', 'step', 'check'] as const
 export type OpenKind = (typeof openKinds)[number]
 
 /** Something that is not as it should be when the car leaves. */

@@ -142,8 +142,9 @@ class Way {
       strip =>
         strip.id !== id &&
         this.takesApart(strip) &&
-        (strip.id === undoes ||
-          Object.keys(strip.takesOff).some(item => !this.props.has(item) && (putsBack[item] ?? 0) > 0)),
+        (undoes === undefined
+          ? Object.keys(strip.takesOff).some(item => !this.props.has(item) && (putsBack[item] ?? 0) > 0)
+          : strip.id === undoes),
     )
   }
 
@@ -160,8 +161,9 @@ class Way {
       operation =>
         this.isDone(operation) &&
         operation.id !== strip.id &&
-        (operation.undoes === strip.id ||
-          things.some(item => !this.props.has(item) && (operation.putsBack[item] ?? 0) > 0) ||
+        ((operation.undoes === undefined
+          ? things.some(item => !this.props.has(item) && (operation.putsBack[item] ?? 0) > 0)
+          : operation.undoes === strip.id) ||
           strip.gives.some(fact => operation.ends.includes(fact) && !this.state.facts.includes(fact))),
     )
     const props = things

@@ -131,6 +131,7 @@ function anew(procedure: Procedure, { againId, opens, repeats }: ApartAgain, str
       takesOff: Object.fromEntries(
         Object.entries(strip.takesOff).flatMap(([item, count]): [string, number][] => {
           const off = inFull.has(item) ? count : Math.min(count, back.get(item) ?? 0)
+          if (!inFull.has(item)) back.set(item, (back.get(item) ?? 0) - off)
           return off > 0 ? [[item, off]] : []
         }),
       ),

@@ -14,6 +14,8 @@ export function pastOf(state: JobState): Past | null {
   const done = Object.entries(state.done)
     .sort(([a, one], [b, other]) => one.at.localeCompare(other.at) || (order.get(a) ?? 0) - (order.get(b) ?? 0))
     .flatMap(([id]) => planned.get(id) ?? [])
+    // What others did took none of our time.
+    .map(step => (state.takenOver[step.id] ? { ...step, minutes: 0, setupMinutes: 0 } : step))
   if (done.length === 0) return null
   let clock = 0
   const steps = done.map((step): PlannedStep => {

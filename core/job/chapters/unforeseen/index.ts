@@ -10,6 +10,7 @@ import { putAway } from '../again/put-away'
 import { orderAgain } from '../again/order-again'
 import { buildBoards } from '../bolts/boards'
 import { changedPlan } from '../plan/change-plan'
+import { missingAgain } from '../taken-over'
 import { pastOf } from '../plan/past'
 import { stepsOfAdded, withAddedStep } from './added-step'
 import type { AddedStep } from './added-step'
@@ -142,6 +143,7 @@ function notToBeAdded(
  * more does, and the plan goes by it.
  */
 export function addAgain(state: JobState, event: { at: string; utcOffsetMinutes: number }, remembered: object): void {
+  missingAgain(state)
   if (state.added.length + state.leftOut.length + state.again.length === 0 || !state.procedure || !state.plan) return
   for (const { stepId } of state.leftOut)
     if (!state.done[stepId]) state.procedure = withoutStep(state.procedure, stepId)
