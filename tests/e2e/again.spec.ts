@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test'
-import { stepsLeft } from '../../core/job'
-import type { EventPayloads } from '../../core/job'
+import { admit, stepsLeft } from '../../core/job'
+import type { EventPayloads, JobEvent } from '../../core/job'
 import { DemoMechanic } from '../../server/demo/play'
 import { appendEvents } from '../../server/jobs/append'
 import { garageId, personId } from '../support/requests'
@@ -93,3 +93,55 @@ test('a bolt shears in the flywheel at two thirds of the passes: off it comes, a
   expect([stepsLeft(end), end.ledger, end.handedOver?.to]).toEqual([[], {}, 'The customer'])
   await stage.app.setAhead(0)
 })
+
+test('a car that arrives apart: what is off is ticked, what nobody has seen does not go back, and the car does not go without it', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await stage.openJob()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await view(page, stage, jobId, 'car/apart')
+  await page.getByLabel('Find a thing').fill('release bearing')
+  await page.getByRole('checkbox', { name: /release bearing/ }).check()
+  await page.getByLabel('Who took it apart').fill('The owner')
+  await page.getByRole('button', { name: /steps done by others/ }).click()
+  await expect(page.getByText(/count as done by others: .* less for us/)).toBeVisible()
+  await settled(page)
+  const state = await stage.state(jobId)
+  expect(state.takenOver['release-bearing-off']!.by).toBe('The owner')
+  expect(state.ledger).toMatchObject({ 'release-bearing': 1, gearbox: 1 })
+  // Nobody takes another's word for what keeps one safe.
+  expect(Object.keys(state.done)).not.toContain('battery-off')
+  expect(state.told['release-fork']).toEqual({ missing: 0, unknown: 1, until: null })
+
+  await page.getByRole('button', { name: /^All \d+ are here$/ }).click()
+  await expect(page.getByRole('heading', { name: 'What came with it is told' })).toBeVisible()
+  await page.getByTestId('tell-release-fork').getByRole('radio', { name: 'Nobody has seen it' }).click()
+  await expect(page.getByRole('heading', { name: '1 thing that nobody has seen' })).toBeVisible()
+  await settled(page)
+
+  const back = state.procedure!.operations.find(({ putsBack }) => putsBack['release-fork'])!
+  const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now()).workUntil(back.id)
+  await stage.app.setAhead(30 * HOUR_MS)
+  await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
+  await page.reload()
+  await view(page, stage, jobId, 'work')
+  await page.getByTestId('done').click()
+  await expect(page.getByText('nobody has seen it. Say whether it is here.')).toBeVisible()
+  await view(page, stage, jobId, 'prove')
+  await expect(page.getByText(/nobody has seen it/).first()).toBeVisible()
+  expect(
+    admit(await stage.state(jobId), handedOver(await stage.events(jobId)), await stage.events(jobId)),
+  ).not.toBeNull()
+
+  await view(page, stage, jobId, 'car/apart')
+  await page.getByTestId('tell-release-fork').getByRole('radio', { name: 'Here' }).click()
+  await settled(page)
+  await view(page, stage, jobId, 'work')
+  await page.getByTestId('done').click()
+  await expect(page.getByTestId('step-title')).not.toHaveText(back.title)
+  await stage.app.setAhead(0)
+})
+
+const handedOver = (events: JobEvent[]) =>
+  ({ ...events.at(-1)!, id: 'out', type: 'handed-over', payload: { to: 'The customer', odometerKm: null } }) as JobEvent

@@ -304,7 +304,7 @@ test('something that no layout knows is in the way: it is in the plan in three t
   expect([back.added, back.ledger, back.plan!.order]).toEqual([[], {}, plan!.order])
 
   // And a step that this car has no use for leaves the plan, with its reason.
-  await page.getByRole('button', { name: 'Not on this car' }).click()
+  await page.getByRole('button', { name: 'Not for us' }).click()
   await dialog.getByRole('radio', { name: 'This car has none' }).click()
   await dialog.getByRole('button', { name: 'Leave it out' }).click()
   await expect(page.getByText(/^Left out: /)).toBeVisible()

@@ -6,6 +6,7 @@ const links = computed(() => [
   { to: path('car/ledger'), name: 'Came off' },
   ...(state.value.procedure?.bench.mating ? [{ to: path('car/mating'), name: 'Mating' }] : []),
   { to: path('car/refit'), name: 'Way back' },
+  { to: path('car/apart'), name: 'By others' },
 ])
 </script>
 

@@ -160,6 +160,11 @@ useKeys({ Backspace: store.undo })
         <p v-if="asked.new && asked.line.settlement !== 'replaced'" class="border-l-4 border-attention pl-3">
           <span class="label">A new one goes in.</span> {{ t(asked.new) }}
         </p>
+        <TellThing
+          v-if="state.told[asked.line.item.id] && asked.line.count > 0"
+          :item="asked.line.item"
+          :count="asked.line.count"
+        />
         <div v-if="how === null" class="flex flex-wrap gap-2">
           <button class="button" @click="how = 'replaced'">A new one in its place</button>
           <button v-if="asked.line.count > 0" class="button" @click="how = 'left'">Set aside, with a reason</button>

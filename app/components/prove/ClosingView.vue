@@ -27,6 +27,7 @@ const groups: { kinds: OpenKind[]; name: string }[] = [
   { kinds: ['figure'], name: 'No figure named' },
   { kinds: ['tight'], name: 'In, not at their figure' },
   { kinds: ['trouble'], name: 'Trouble not cleared' },
+  { kinds: ['thing'], name: 'Came apart and is not here' },
   { kinds: ['item', 'bolt'], name: 'Still off, open or slack' },
   { kinds: ['step'], name: 'Work not done' },
   { kinds: ['check'], name: 'Checks not made' },

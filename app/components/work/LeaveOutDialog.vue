@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { notToBeLeftOut, notToBeTakenOver } from '../../../core/job'
 import type { StepView } from '../../../core/job'
 import { nowIso } from '../../device/clock'
 import { minutesText } from '../../words/durations'
@@ -10,12 +11,34 @@ const emit = defineEmits<{ close: []; left: [] }>()
 const { store } = useJob()
 const messages = useMessages()
 const t = useTerms()
-const REASONS = { none: 'This car has none', need: 'Not needed this time', own: '' }
+const REASONS = { none: 'This car has none', need: 'Not needed this time', others: 'Somebody else did it', own: '' }
+const canGo = computed(() => notToBeLeftOut(store.ahead, props.step.id) === null)
+const canBeTaken = computed(() => notToBeTakenOver(store.ahead, [props.step.id]) === null)
 const why = ref<keyof typeof REASONS>('none')
 const words = ref('')
+const by = ref('')
 const reason = computed(() => REASONS[why.value] || words.value.trim())
+watch(
+  () => props.open,
+  open => {
+    if (open) why.value = canGo.value ? 'none' : 'others'
+  },
+  { immediate: true },
+)
 
+function takeOver() {
+  const taken = store.write('steps-taken-over', {
+    stepIds: [props.step.id],
+    by: by.value.trim() || 'Somebody else',
+    at: nowIso(),
+    utcOffsetMinutes: utcOffsetMinutes(),
+  })
+  if (!taken) return
+  messages.say(`Done by others: ${t(props.step.title)}. What it took off is in the Car view, to be looked for.`)
+  emit('left')
+}
 function submit() {
+  if (why.value === 'others') return takeOver()
   if (!reason.value) return
   const before = store.ahead.plan!.totals.minutes
   const left = store.write('step-left-out', {
@@ -35,9 +58,13 @@ function submit() {
 </script>
 
 <template>
-  <BaseDialog :open="open" title="Not on this car" first="[role=radio][aria-checked=true]" @close="emit('close')">
+  <BaseDialog :open="open" title="Not for us" first="[role=radio][aria-checked=true]" @close="emit('close')">
     <form class="grid gap-4" novalidate @submit.prevent="submit">
-      <p>
+      <p v-if="why === 'others'">
+        “{{ t(step.title) }}” counts as done, and takes none of your time. What came off is looked for before it goes
+        back.
+      </p>
+      <p v-else>
         “{{ t(step.title) }}” leaves the plan, and what would put it back with it. What waits for it waits no more. Undo
         brings it back.
       </p>
@@ -45,15 +72,21 @@ function submit() {
         v-model="why"
         label="Why"
         :choices="[
-          { id: 'none', label: REASONS.none },
-          { id: 'need', label: REASONS.need },
-          { id: 'own', label: 'Something else' },
+          ...(canGo ? [{ id: 'none' as const, label: REASONS.none }] : []),
+          ...(canGo ? [{ id: 'need' as const, label: REASONS.need }] : []),
+          ...(canBeTaken ? [{ id: 'others' as const, label: REASONS.others }] : []),
+          ...(canGo ? [{ id: 'own' as const, label: 'Something else' }] : []),
         ]"
       />
       <Field v-if="why === 'own'" v-slot="{ control }" id="leave-why" label="The reason"
         ><input v-bind="control" v-model="words" class="mt-1" maxlength="200"
       /></Field>
-      <button class="button button-main button-big" :disabled="!reason">Leave it out</button>
+      <Field v-if="why === 'others'" v-slot="{ control }" id="leave-by" label="Who"
+        ><input v-bind="control" v-model="by" class="mt-1" maxlength="120" placeholder="Somebody else"
+      /></Field>
+      <button class="button button-main button-big" :disabled="!reason">
+        {{ why === 'others' ? 'Done by others' : 'Leave it out' }}
+      </button>
     </form>
   </BaseDialog>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { actualMinutes, notToBeLeftOut } from '../../../core/job'
+import { actualMinutes, notToBeLeftOut, notToBeTakenOver } from '../../../core/job'
 import type { StepView } from '../../../core/job'
 import { stepMinutes } from '../../../core/sequence/step-minutes'
 import { stopwatch } from '../../words/durations'
@@ -15,7 +15,9 @@ const elapsed = computed(() =>
 )
 const notes = computed(() => state.value.notes.filter(note => note.stepId === props.step.id))
 /** What puts something back cannot be left out, nor what the car is proved by. */
-const canBeNone = computed(() => notToBeLeftOut(state.value, props.step.id) === null)
+const canBeNone = computed(
+  () => notToBeLeftOut(state.value, props.step.id) === null || notToBeTakenOver(state.value, [props.step.id]) === null,
+)
 const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
 </script>
 
@@ -30,7 +32,7 @@ const planned = computed(() => Math.round(stepMinutes(props.step.planned)))
       <button class="button" @click="$emit('note')">Note</button>
       <button class="button" @click="$emit('other')">Another step</button>
       <button v-if="step.operation" class="button" @click="$emit('way')">In the way</button>
-      <button v-if="canBeNone" class="button" @click="$emit('none')">Not on this car</button>
+      <button v-if="canBeNone" class="button" @click="$emit('none')">Not for us</button>
       <button class="button max-sm:hidden" @click="$emit('keys')">Keys <span class="figure text-quiet">?</span></button>
     </div>
   </div>

@@ -35,6 +35,7 @@ const values = reactive({
 })
 const { problems, check } = useChecked(newJob)
 const submitting = ref(false)
+const comes = ref<'whole' | 'apart'>('whole')
 const { takeIn } = useTakeIn()
 /** Cars that the server has not heard of. */
 const newCars = new Set<string>()
@@ -49,7 +50,7 @@ async function submit() {
     unread,
   )
   submitting.value = false
-  if (isOpen) await navigateTo(`/jobs/${jobId}/plan`)
+  if (isOpen) await navigateTo(`/jobs/${jobId}/${comes.value === 'apart' ? 'car/apart' : 'plan'}`)
 }
 
 const odometer = ref<number | null>(null)
@@ -188,6 +189,14 @@ function added(vehicle: VehicleAnswer, isNew: boolean) {
             />
           </div>
         </section>
+        <ChoiceRow
+          v-model="comes"
+          label="How does it come"
+          :choices="[
+            { id: 'whole', label: 'In one piece' },
+            { id: 'apart', label: 'Half apart: say next what is off' },
+          ]"
+        />
         <ComplaintFields
           v-model:text="values.text"
           v-model:result="values.pumpResult"

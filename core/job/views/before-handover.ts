@@ -31,7 +31,7 @@ export function holdingBack(entries: OpenEntry[]): OpenEntry[] {
 function notHere(state: JobState): OpenEntry[] {
   return Object.entries(state.told).flatMap(([id, { unknown }]) => {
     const missing = missingNow(state, id)
-    if (unknown + missing === 0) return []
+    if (unknown + missing === 0 || !state.ledger[id]) return []
     const name = state.procedure?.items.find(item => item.id === id)?.name ?? id
     return openEntry(state, `thing:${id}`, 'thing', `${name}: ${unknown > 0 ? 'nobody has seen it' : 'missing'}`, {
       count: unknown + missing,
