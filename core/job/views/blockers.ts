@@ -1,5 +1,7 @@
 import type { LinkKind } from '../../pack/kinds'
+import type { Operation } from '../../pack/operations'
 import type { JobState } from '../chapters'
+import { missingNow } from '../chapters/taken-over/missing'
 import { boardsNotClear } from '../chapters/bolts/boards'
 import { findingsOfStep, openFindings } from './bad-findings'
 
@@ -34,9 +36,26 @@ export function blockersOf(state: JobState, stepId: string): Blocker[] {
     ...links,
     ...facts,
     ...foundBefore(state, stepId),
+    ...notHere(state, operation),
     ...boardsNotClear(state, stepId),
     ...wrongPosition(state, operation.car),
   ]
+}
+
+/** What came off elsewhere does not go back before somebody has seen it, or got it. */
+function notHere(state: JobState, { putsBack }: Operation): Blocker[] {
+  return Object.keys(putsBack).flatMap((id): Blocker[] => {
+    const name = state.procedure!.items.find(item => item.id === id)?.name ?? id
+    const block = (how: string, because: string): Blocker => ({
+      stepId: null,
+      title: `${name}: ${how}`,
+      kind: 'physical',
+      because,
+    })
+    if ((state.told[id]?.unknown ?? 0) > 0)
+      return [block('nobody has seen it', 'It came off elsewhere. Say whether it is here: Car, By others.')]
+    return missingNow(state, id) > 0 ? [block('missing', 'Say when it is here: Car, By others.')] : []
+  })
 }
 
 /** What a step before this one has found bad since it was done, and nobody has dealt with. */

@@ -1,5 +1,4 @@
 import { byId } from '../../../base/by-id'
-import type { Operation } from '../../../pack/operations'
 import type { JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
@@ -11,21 +10,7 @@ import { oldPartRefused } from '../../views/reconcile'
 import { notReadyToGoIn } from '../bench/orientations'
 import { cautionUnread } from '../cautions'
 import { unknownStep } from '../plan/unknown-step'
-import { missingNow } from '../taken-over/missing'
 import { latestReading } from './readings'
-
-/** Why a step cannot put back what came off elsewhere: nobody has seen it, or it is missing. */
-function notHere(state: JobState, { putsBack }: Operation): Refusal | null {
-  const things = Object.keys(putsBack).flatMap(id => byId(state.procedure!.items, id) ?? [])
-  const unseen = things.find(({ id }) => (state.told[id]?.unknown ?? 0) > 0)
-  if (unseen)
-    return refuse(
-      'payload.stepId',
-      `${unseen.name}: it came off elsewhere and nobody has seen it. Say whether it is here.`,
-    )
-  const missing = things.find(({ id }) => missingNow(state, id) > 0)
-  return missing ? refuse('payload.stepId', `${missing.name}: it is missing. Say when it is here.`) : null
-}
 
 /** Why a step cannot be called done now; `null` when it can. */
 export function stepRefused(state: JobState, stepId: string): Refusal | null {
@@ -57,5 +42,5 @@ export function stepRefused(state: JobState, stepId: string): Refusal | null {
     return cannot(
       `${wanted.name}: no figure is named. Somebody drives on them: name it with its source, or say who answers for it and why.`,
     )
-  return notHere(state, operation) ?? oldPartRefused(state, stepId) ?? notReadyToGoIn(state, stepId)
+  return oldPartRefused(state, stepId) ?? notReadyToGoIn(state, stepId)
 }

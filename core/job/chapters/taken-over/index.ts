@@ -6,10 +6,11 @@ import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
 import { changedPlan } from '../plan/change-plan'
 import { pastOf } from '../plan/past'
+import { leaveOut } from '../unforeseen/left-out'
 import { carryOut } from '../steps/carry-out'
 import { stopTimer } from '../steps/timers'
 import { missingPartId, withMissing } from './missing'
-import { notToBeTakenOver } from './not-to-be-taken-over'
+import { notToBeTakenOver, whyOurs } from './not-to-be-taken-over'
 
 /** How much of a thing that came off elsewhere is not here: missing for good, or seen by nobody yet. */
 export interface ToldThing {
@@ -57,6 +58,7 @@ export const takenOver: Chapter<TakenOverEvents> = {
         carryOut(state, operation, deviceTime)
       }
       noteUnseen(state, before)
+      leaveOutTooLate(state, stepIds, { at: deviceTime, personId })
       planOn(state, { at, utcOffsetMinutes }, payload)
     },
   },
@@ -86,6 +88,27 @@ export const takenOver: Chapter<TakenOverEvents> = {
       planOn(state, payload, payload)
     },
   },
+}
+
+/** What is looked at, driven or measured while it is whole cannot be any more: it leaves the plan, and says so. */
+function leaveOutTooLate(state: JobState, stepIds: readonly string[], by: { at: string; personId: string }): void {
+  const late = state.procedure!.operations.filter(
+    operation =>
+      !state.done[operation.id] &&
+      operation.undoes === undefined &&
+      Object.keys(operation.putsBack).length === 0 &&
+      whyOurs(state, operation) === null &&
+      (operation.phase === 'test' ||
+        operation.whole === true ||
+        operation.needs.some(fact => !state.facts.includes(fact))) &&
+      state.procedure!.links.some(
+        link => link.kind !== 'habit' && link.before === operation.id && stepIds.includes(link.after),
+      ),
+  )
+  for (const { id: stepId, title } of late) {
+    leaveOut(state, stepId)
+    state.leftOut = [...state.leftOut, { stepId, title, reason: 'It came apart', ...by }]
+  }
 }
 
 /** Whatever others took off is unseen until somebody says where it is. What is set for the work is no part of the car. */

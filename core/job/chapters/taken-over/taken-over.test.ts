@@ -24,8 +24,10 @@ const pack = () =>
       operation('cover-off', { needs: ['dead'], takesOff: { cover: 1 }, ...mirrored('Cover on') }),
       operation('fork-out', { takesOff: { fork: 1, spring: 2 }, ...mirrored('Fork in') }),
       operation('drive', { phase: 'prove' }),
+      operation('stroke', { phase: 'test' }),
     ],
     links: [
+      link('stroke', 'cover-off', { mirror: false }),
       link('beam-on', 'fork-out', { kind: 'physical' }),
       link('cover-off', 'fork-out'),
       link('cover-off.refit', 'drive', { mirror: false }),
@@ -60,7 +62,8 @@ describe('steps done by somebody else', () => {
       'clamp-off.refit',
       'drive',
     ])
-    expect(minutes - log.state.plan!.totals.workMinutes).toBeCloseTo(4)
+    expect(minutes - log.state.plan!.totals.workMinutes).toBeCloseTo(6)
+    expect(log.state.leftOut).toMatchObject([{ stepId: 'stroke', reason: 'It came apart' }])
     expect(log.state.takenOver['fork-out']!.by).toBe('The owner')
   })
   it('are undone in one', () => {
