@@ -45,6 +45,14 @@ const head = {
     },
   ],
 }
+/** In the browser the computations of the bench are fetched by themselves: Work does without them. */
+const judgesLater = {
+  name: 'judges-later',
+  enforce: 'pre' as const,
+  resolveId: (id: string) =>
+    id.endsWith('/judges/at-hand') ? fileURLToPath(new URL('app/device/judges.ts', import.meta.url)) : null,
+}
+
 /** Files that the views of a job and the Yard ask for at once; those of Work, which the page names before anything runs. */
 let needed: string[] = []
 let ofWork: string[] = []
@@ -71,7 +79,7 @@ export default defineNuxtConfig({
     renderJsonPayloads: false,
   },
   vite: {
-    plugins: [tailwindcss()],
+    plugins: [tailwindcss(), judgesLater],
     // No component is written in the older style.
     vue: { features: { optionsAPI: false } },
     worker: { format: 'es' },
@@ -90,7 +98,7 @@ export default defineNuxtConfig({
   hooks: {
     // A view is fetched when it is opened or pointed at, not while the first one is still on its way.
     'build:manifest': manifest => {
-      needed = neededFor(manifest, /pages\/(?:index|week|jobs\/.*)\.vue$/)
+      needed = neededFor(manifest, /pages\/(?:index|week|jobs\/.*)\.vue$|bench\/judges\/index\.ts$/)
       ofWork = neededFor(manifest, /pages\/jobs\/\[id\](?:\/work)?\.vue$/)
       for (const entry of Object.values(manifest)) entry.dynamicImports = []
     },

@@ -1,5 +1,6 @@
 import { admit, reduceJob, uncounted } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+import { JudgesAway } from '../device/judges'
 import type { Keep } from '../device/keep'
 import { keptOf } from '../device/kept-job'
 import type { KeptJob } from '../device/kept-job'
@@ -94,8 +95,17 @@ export class DeviceJob {
         JSON.stringify({ type, payload, ...(by ? { by } : {}), clockOffMs: clockOffMs || undefined }),
       ) as Pick<JobEvent, 'type' | 'payload'>),
     } as WaitingAct
-    const refusal = admit(state ?? reduceJob(this.ahead), act, this.ahead)
-    return refusal ? refusal.reason : this.put(act)
+    const refused = this.refusalOf(state ?? reduceJob(this.ahead), act)
+    return refused ?? this.put(act)
+  }
+
+  private refusalOf(state: JobState, act: WaitingAct): string | null {
+    try {
+      return admit(state, act, this.ahead)?.reason ?? null
+    } catch (error) {
+      if (error instanceof JudgesAway) return error.message
+      throw error
+    }
   }
 
   /** What is done in one turn, or while the disk is busy, goes there in one piece, and counts at once. */

@@ -5,7 +5,7 @@ import { levels } from '../pack/sheets'
 import type { JudgeKind, JudgeSpec, Level, OnlyIf, Sheet, SheetField } from '../pack/sheets'
 import { checkEntry, checkPoints } from './check-entry'
 import type { ComputedFigure, Given } from './judgement'
-import { judges } from './judges'
+import { judgeOf } from './judges/at-hand'
 import type { FieldValue, SheetValues } from './values'
 
 /** One thing a sheet has found. */
@@ -152,7 +152,7 @@ function numberOf(
 }
 
 function missingInputs(spec: JudgeSpec, fields: Map<string, SheetField>, values: SheetValues): string[] {
-  return judges[spec.kind].needs.flatMap(input => {
+  return judgeOf(spec.kind).needs.flatMap(input => {
     const field = fields.get(spec.inputs[input] ?? '')
     if (!field) return []
     const value = values[field.id]
@@ -174,7 +174,7 @@ function startedOn(spec: JudgeSpec, fields: Map<string, SheetField>, values: She
 }
 
 function computed(spec: JudgeSpec, fields: Map<string, SheetField>, values: SheetValues): Finding[] {
-  const judge = judges[spec.kind]
+  const judge = judgeOf(spec.kind)
   const fieldOf = (input: string) => fields.get(spec.inputs[input] ?? '')
   const valueOf = (input: string) => values[spec.inputs[input] ?? '']
   const given: Given = {

@@ -74,7 +74,7 @@ useKeys({ Backspace: store.undo })
 </script>
 
 <template>
-  <SheetWithMargin v-model:open="marginOpen" margin-title="Done by others">
+  <SheetWithMargin v-model:open="marginOpen" margin-title="What it means">
     <CarHead />
     <section v-if="things.length" aria-label="What is here">
       <h1 class="text-2xl">
@@ -86,7 +86,11 @@ useKeys({ Backspace: store.undo })
       </h1>
       <button v-if="unseen.length > 1" class="button mt-2" @click="allHere">All {{ unseen.length }} are here</button>
       <ul class="ruled mt-2">
-        <li v-for="{ item, count } in things" :key="item.id" class="grid gap-2 py-3 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <li
+          v-for="{ item, count } in things"
+          :key="item.id"
+          class="grid items-center gap-2 py-3 sm:grid-cols-[minmax(0,1fr)_auto]"
+        >
           <p>
             <span class="figure mr-2 font-semibold">{{ count }}</span><span class="label">{{ t(item.name) }}</span>
           </p>
@@ -94,7 +98,7 @@ useKeys({ Backspace: store.undo })
         </li>
       </ul>
     </section>
-    <section :class="things.length ? 'mt-8' : ''" aria-label="What was off">
+    <section class="pb-28" :class="things.length ? 'mt-8' : ''" aria-label="What was off">
       <component :is="things.length ? 'h2' : 'h1'" class="text-2xl">What was off when it came</component>
       <p class="mt-1 text-quiet">Tick the deepest things. What must have come off before them is ticked along.</p>
       <div class="mt-3 grid max-w-2xl gap-3 sm:grid-cols-2">
@@ -125,15 +129,16 @@ useKeys({ Backspace: store.undo })
           </label>
         </li>
       </ul>
-      <div class="sticky bottom-0 border-t-2 border-ink bg-paper py-3 max-lg:bottom-16">
-        <button class="button button-main button-big w-full" :disabled="all.length === 0" @click="submit">
+      <FootBar>
+        <button type="button" class="button button-big px-1! text-lg!" @click="store.undo()">Undo</button>
+        <button class="button button-main button-big" :disabled="all.length === 0" @click="submit">
           {{
             all.length === 0
               ? 'Tick what was off'
               : `${all.length === 1 ? 'One step' : `${all.length} steps`} done by others`
           }}
         </button>
-      </div>
+      </FootBar>
     </section>
     <template #margin>
       <div class="grid gap-3">

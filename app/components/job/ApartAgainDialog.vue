@@ -176,7 +176,7 @@ async function submit() {
       <p v-if="problems.opens || problems.repeats" class="text-danger" role="alert">
         {{ t(problems.opens ?? problems.repeats ?? '') }}
       </p>
-      <div class="sticky bottom-0 -mx-1 -mb-5 bg-paper px-1 pt-2 pb-5 sm:-mb-7 sm:pb-7">
+      <div class="sticky -bottom-5 -mx-1 -mb-5 bg-paper px-1 pt-2 pb-5 sm:-bottom-7 sm:-mb-7 sm:pb-7">
         <button class="button button-main button-big w-full" :disabled="!stepId">Put it in the plan</button>
       </div>
     </form>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { FetchError } from 'ofetch'
+import { areJudgesHere, fetchJudges } from '../../device/judges'
 import { issuesOf } from '../../words/reason-of'
 
 definePageMeta({ key: route => String(route.params.id) })
@@ -13,11 +14,18 @@ const bare = computed(
   () => route.path.endsWith('/handover') || route.path.includes('/papers/') || route.path.endsWith('/pedal/helper'),
 )
 
+const AFTER_FIRST_MS = 1000
+/** Work does without the computations of the bench; they are fetched once it stands. Every other view waits for them. */
+const doesWithout = computed(() => route.path.endsWith('/work'))
+const judged = computed(() => doesWithout.value || areJudgesHere())
+
 async function load() {
   failed.value = false
   try {
+    if (!doesWithout.value) void fetchJudges().catch(fetchedNot)
     await store.open(String(route.params.id))
     ready.value = true
+    if (doesWithout.value) setTimeout(() => fetchJudges().catch(() => {}), AFTER_FIRST_MS)
   } catch (error) {
     if (error instanceof FetchError && error.statusCode && error.statusCode < 500) {
       showError({
@@ -31,6 +39,13 @@ async function load() {
     failed.value = true
   }
 }
+function fetchedNot() {
+  failed.value = true
+  ready.value = false
+}
+watch(doesWithout, without => {
+  if (!without) fetchJudges().catch(fetchedNot)
+})
 void load()
 onUnmounted(() => store.close())
 useHead({ title: () => (ready.value ? `${store.state.vehicle?.name ?? 'Job'} · Eldrin` : 'Eldrin') })
@@ -44,7 +59,7 @@ useHead({ title: () => (ready.value ? `${store.state.vehicle?.name ?? 'Job'} · 
       <JobNav v-if="!bare" />
       <LazyOpeningRefused v-if="store.opening?.refusal" />
       <LazyLogParted v-if="store.beyond.isMissing || store.beyond.events.length" />
-      <NuxtPage />
+      <NuxtPage v-if="judged" />
       <LazyRestBell />
     </template>
     <main v-else id="sheet" class="mx-auto max-w-2xl p-8">
