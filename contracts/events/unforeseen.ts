@@ -40,6 +40,16 @@ export const unforeseen = {
     .describe(
       'A step that the layout does not hold, with what it takes off; `refit` undoes it. It stands in the plan from now, directly before what it is in the way of.',
     ),
+  'step-split': z
+    .strictObject({
+      stepId: key(),
+      firstId: key(),
+      first: z.strictObject({ title: words(120), minutes }),
+      rest: z.strictObject({ title: words(120), minutes }),
+      at: instant,
+      utcOffsetMinutes: utcOffset,
+    })
+    .describe('A step is done in two goes; what it does to the car, the rest does.'),
   'step-left-out': z
     .strictObject({ stepId: key(), reason: words(200), at: instant, utcOffsetMinutes: utcOffset })
     .describe(

@@ -118,6 +118,14 @@ test('a car that arrives apart: what is off is ticked, what nobody has seen does
   await expect(page.getByRole('heading', { name: 'What came with it is told' })).toBeVisible()
   await page.getByTestId('tell-release-fork').getByRole('radio', { name: 'Nobody has seen it' }).click()
   await expect(page.getByRole('heading', { name: '1 thing that nobody has seen' })).toBeVisible()
+  // A bag of bolts finds its holes by thread and length.
+  await page.getByLabel('Thread').fill('M8')
+  await page.getByLabel(/^Length/).fill('no length')
+  await page.getByRole('button', { name: 'Find their places' }).click()
+  await expect(page.getByRole('region', { name: 'A bag of bolts' }).getByRole('alert')).toBeVisible()
+  await page.getByLabel(/^Length/).fill('41 mm')
+  await page.getByRole('button', { name: 'Find their places' }).click()
+  await expect(page.getByTestId('bag-match')).toContainText('M8×1.25')
   await settled(page)
 
   const back = state.procedure!.operations.find(({ putsBack }) => putsBack['release-fork'])!

@@ -138,6 +138,26 @@ test('a step is moved and pinned by keyboard, and a move beyond its range answer
   await expect(row).not.toContainText('pinned')
 })
 
+test('a step is done in two goes, and undo makes it one again', async ({ page, stage }) => {
+  const jobId = await stage.openJob()
+  await view(page, stage, jobId, 'plan')
+  await page.getByTestId('row-pull-box').click()
+  await page.getByRole('button', { name: 'In two goes' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Split it' }).click()
+  await expect(dialog.getByText('Say what comes first, and its minutes.')).toBeVisible()
+  await dialog.getByLabel('First').fill('Break the bell from its dowels')
+  await dialog.getByRole('button', { name: 'Split it' }).click()
+  await expect(page.getByText(/^In two: Break the bell from its dowels/).first()).toBeVisible()
+  await settled(page)
+  const state = await stage.state(jobId)
+  const { order } = state.plan!
+  expect(order.indexOf('pull-box') - order.indexOf(state.split[0]!.firstId)).toBe(1)
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await settled(page)
+  expect((await stage.state(jobId)).split).toEqual([])
+})
+
 test('planning anew can be stopped, and then nothing is changed', async ({ page, stage }) => {
   const jobId = await stage.openJob()
   await view(page, stage, jobId, 'plan')

@@ -20,9 +20,9 @@ describe('a log from before', () => {
       const planned = events.findLast((event): event is JobEvent<'plan-made'> => event.type === 'plan-made')!
       expect(events.some(event => event.type === 'options-switched')).toBe(false)
       // Nothing was set aside then, added to a layout or left out of it, nothing came apart twice, and nobody else had done any of it.
-      const { procedure, aside, added, leftOut, again, takenOver, told, ...now } = reduceJob(events)
+      const { procedure, aside, added, leftOut, split, again, takenOver, told, ...now } = reduceJob(events)
       expect(JSON.parse(JSON.stringify(now))).toEqual(state)
-      expect([aside, added, leftOut, again, takenOver, told]).toEqual([[], [], [], [], {}, {}])
+      expect([aside, added, leftOut, split, again, takenOver, told]).toEqual([[], [], [], [], [], {}, {}])
       // One that bleeds nothing had no list of ways; now it has an empty one.
       expect(procedure).toEqual({ ...planned.payload.procedure, bleeding: planned.payload.procedure.bleeding ?? [] })
     },

@@ -98,6 +98,7 @@ useKeys({ Backspace: store.undo })
         </li>
       </ul>
     </section>
+    <LazyBagOfBolts v-if="things.length" />
     <section class="pb-28" :class="things.length ? 'mt-8' : ''" aria-label="What was off">
       <component :is="things.length ? 'h2' : 'h1'" class="text-2xl">What was off when it came</component>
       <p class="mt-1 text-quiet">Tick the deepest things. What must have come off before them is ticked along.</p>

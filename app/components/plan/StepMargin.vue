@@ -15,13 +15,11 @@ const range = computed(() =>
 )
 const anew = ref(false)
 const isAsked = ref(false)
+const splitting = ref(false)
+const isSplitAsked = ref(false)
+const ended = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
 const doneAnew = computed(
-  () =>
-    operation.value &&
-    props.done.has(props.stepId) &&
-    !state.value.handedOver &&
-    !state.value.calledOff &&
-    canBeAnew(state.value, operation.value),
+  () => operation.value && props.done.has(props.stepId) && !ended.value && canBeAnew(state.value, operation.value),
 )
 const place = computed(() => operationOrder(state.value.plan!).indexOf(props.stepId))
 const school = computed(
@@ -53,6 +51,14 @@ const school = computed(
           {{ pinned.has(stepId) ? 'Unpin' : 'Pin here' }}
         </button>
       </div>
+      <button v-if="!ended" class="button" @click="splitting = isSplitAsked = true">In two goes</button>
+      <LazySplitDialog
+        v-if="isSplitAsked"
+        :open="splitting"
+        :step-id="stepId"
+        :minutes="operation!.minutes[1]"
+        @close="splitting = false"
+      />
       <p class="text-sm text-quiet">
         <template v-if="range.first === range.last">It can stand only here.</template>
         <template v-else>It can stand in {{ range.last - range.first + 1 }} places.</template>

@@ -2,6 +2,7 @@ import type { JobState } from '../../job/chapters'
 import type { PaperSection } from '../../job/chapters/money/paper-doc'
 import { jobCosts } from '../../job/views/costs'
 import { jobPackages } from '../../job/views/offers'
+import { beyondSection } from './beyond'
 import type { PaperContext } from './context'
 import { partsSection, totals } from './sums'
 import { hours, phaseNames } from './words'
@@ -36,6 +37,7 @@ export function estimate(state: JobState, context: PaperContext): PaperSection[]
       },
     },
     partsSection(costs.parts, context),
+    ...beyondSection(state, context),
     {
       title: 'In all',
       table: { head: ['', ''], right: [1], sums: 1, rows: totals(costs, context, rates) },

@@ -6,7 +6,9 @@ import { openBeforeHandover } from '../../job/views/before-handover'
 import { closing } from '../../job/views/closing'
 import { groupStands, standText } from '../../job/views/fastening'
 import type { GroupStand } from '../../job/views/fastening'
+import { beyondSection } from './beyond'
 import { breakInCard } from './break-in'
+import { firstTimes } from '../../job/chapters/again'
 import type { PaperContext } from './context'
 import { checkWords, stopWords } from './words'
 
@@ -15,6 +17,7 @@ export function handOver(state: JobState, context: PaperContext): PaperSection[]
   return [
     ...causeSection(state),
     workSection(state, context),
+    ...beyondSection(state, context),
     figureSection(state, context),
     readingSection(state, context),
     checkSection(state, context),
@@ -82,7 +85,13 @@ function runText({ wrench, stops }: TighteningRun): string {
 
 function readingSection(state: JobState, { text, reading }: PaperContext): PaperSection {
   const operations = new Map(state.procedure!.operations.map(operation => [operation.id, operation]))
-  const latest = new Map(state.readings.map(entry => [`${entry.stepId} ${entry.readingId}`, entry]))
+  // Of a step that was done again the last time counts.
+  const stepOf = firstTimes(state)
+  const latest = new Map(
+    state.readings
+      .map(entry => ({ ...entry, stepId: stepOf.get(entry.stepId) ?? entry.stepId }))
+      .map(entry => [`${entry.stepId} ${entry.readingId}`, entry]),
+  )
   const rows = [...latest.values()].map(entry => {
     const name =
       operations.get(entry.stepId)?.readings.find(spec => spec.id === entry.readingId)?.name ?? entry.readingId

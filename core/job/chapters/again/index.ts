@@ -121,6 +121,6 @@ export function apartAgainIn(state: JobState): void {
   for (const entry of state.again) if (state.procedure) state.procedure = withAgain(state.procedure, entry)
 }
 
-/** Whether a step is what is kept of one that was done and is done again. */
-export const isFirstTime = (state: JobState, stepId: string): boolean =>
-  state.again.some(({ againId, repeats }) => repeats.some(id => firstId(againId, id) === stepId))
+/** The steps of which something is kept from the first time: the id it is kept under → the step. */
+export const firstTimes = (state: JobState): Map<string, string> =>
+  new Map(state.again.flatMap(({ againId, repeats }) => repeats.map(id => [firstId(againId, id), id] as const)))

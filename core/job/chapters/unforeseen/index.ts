@@ -16,9 +16,13 @@ import { stepsOfAdded, withAddedStep } from './added-step'
 import type { AddedStep } from './added-step'
 import { leaveOut, notToBeLeftOut, withoutStep } from './left-out'
 import type { LeftOutStep } from './left-out'
+import { notToBeSplit, withSplit } from './split'
+import type { SplitStep } from './split'
 import { putInOrder } from './put-in-order'
 
 export interface UnforeseenEvents {
+  /** A step that is done in two goes. */
+  'step-split': SplitStep & { at: string; utcOffsetMinutes: number }
   /** A step that the layout does not hold: something else is in the way on this car. */
   'step-added': AddedStep & { at: string; utcOffsetMinutes: number }
   /** A step of the layout that this car has no use for. */
@@ -28,10 +32,11 @@ export interface UnforeseenEvents {
 /** What this car has beyond its layout, and what it has not. */
 export interface UnforeseenState {
   added: AddedStep[]
+  split: SplitStep[]
   leftOut: LeftOutStep[]
 }
 
-export const nothingUnforeseen = (): UnforeseenState => ({ added: [], leftOut: [] })
+export const nothingUnforeseen = (): UnforeseenState => ({ added: [], split: [], leftOut: [] })
 
 export const unforeseen: Chapter<UnforeseenEvents> = {
   'step-added': {
@@ -47,6 +52,20 @@ export const unforeseen: Chapter<UnforeseenEvents> = {
       planOn(state, [added], { at, utcOffsetMinutes }, payload)
       state.added = [...state.added, added]
       buildBoards(state)
+    },
+  },
+  'step-split': {
+    words: (_state, { payload }) => `In two: ${payload.first.title}`,
+    undo: true,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: (state, { payload }) => notToBeSplit(state, payload),
+    apply: (state, { payload }) => {
+      if (!state.plan || !state.procedure || state.done[payload.stepId]) return
+      const { at, utcOffsetMinutes, ...split } = payload
+      state.procedure = withSplit(state.procedure, split)
+      planOn(state, [], { at, utcOffsetMinutes }, payload, order => withFirst(order, split))
+      state.split = [...state.split, split]
     },
   },
   'step-left-out': {
@@ -73,10 +92,16 @@ function planOn(
   added: AddedStep[],
   at: { at: string; utcOffsetMinutes: number },
   event: object,
+  reorder: (order: string[]) => string[] = order => order,
 ): void {
-  state.plan = changedPlan(state, { ...planWith(state, added), ...at }, event)
+  const planned = planWith(state, added)
+  state.plan = changedPlan(state, { ...planned, order: reorder(planned.order), ...at }, event)
   state.clock = { ...at, minutes: pastOf(state)?.steps.at(-1)?.finishMinutes ?? 0 }
 }
+
+/** The first part of a step stands directly before the rest. */
+const withFirst = (order: readonly string[], { stepId, firstId }: SplitStep): string[] =>
+  order.flatMap(id => (id === firstId ? [] : id === stepId ? [firstId, stepId] : [id]))
 
 /** What the plan becomes with these steps, which its procedure holds already: everything else keeps its order. */
 function planWith(state: JobState, added: AddedStep[]) {
@@ -144,15 +169,24 @@ function notToBeAdded(
  */
 export function addAgain(state: JobState, event: { at: string; utcOffsetMinutes: number }, remembered: object): void {
   missingAgain(state)
-  if (state.added.length + state.leftOut.length + state.again.length === 0 || !state.procedure || !state.plan) return
+  if (
+    state.added.length + state.split.length + state.leftOut.length + state.again.length === 0 ||
+    !state.procedure ||
+    !state.plan
+  )
+    return
   for (const { stepId } of state.leftOut)
     if (!state.done[stepId]) state.procedure = withoutStep(state.procedure, stepId)
+  for (const split of state.split) state.procedure = withSplit(state.procedure, split)
   for (const added of state.added) state.procedure = withAddedStep(state.procedure, tiedWhereItCan(state, added))
   apartAgainIn(state)
   const { operations, links } = state.procedure
   const isLeft = (id: string) => !state.done[id] && operations.some(operation => operation.id === id)
   const planned = planWith(state, state.added)
-  const order = state.again.reduce((left, entry) => orderAgain(left, entry, links, isLeft), planned.order)
+  const firsts = state.split
+    .filter(({ firstId, stepId }) => isLeft(firstId) && isLeft(stepId))
+    .reduce((left, split) => withFirst(left, split), planned.order)
+  const order = state.again.reduce((left, entry) => orderAgain(left, entry, links, isLeft), firsts)
   state.plan = changedPlan(state, { ...planned, order, ...event }, remembered)
   if (state.again.length > 0) state.procedure = putAway(state, state.procedure, order)
 }

@@ -204,6 +204,46 @@ describe('a step that this car has no use for', () => {
   })
 })
 
+describe('a step in two goes', () => {
+  const split = (change = {}): EventPayloads['step-split'] => ({
+    stepId: 'part-off',
+    firstId: 'own-3',
+    first: { title: 'Crack the part loose', minutes: 4 },
+    rest: { title: 'Lift the part out', minutes: 6 },
+    at: '2026-03-02T09:00:00.000Z',
+    utcOffsetMinutes: 0,
+    ...change,
+  })
+  it('has its first part directly before the rest, which does to the car what the step did', () => {
+    const log = TestLog.open(pack())
+    const before = log.state.plan!.totals.workMinutes
+    log.add('step-split', split())
+    expect(orderOf(log)).toEqual(['cover-off', 'own-3', 'part-off', 'part-off.refit', 'cover-off.refit', 'drive'])
+    expect(log.state.plan!.totals.workMinutes - before).toBeCloseTo(8)
+    expect(log.refusal('step-done', { stepId: 'own-3' })).toContain('First')
+    log.done('cover-off')
+    expect(log.refusal('step-done', { stepId: 'part-off' })).toContain('first part')
+    log.done('own-3')
+    expect(log.state.ledger).toEqual({ cover: 1 })
+    log.done('part-off')
+    expect(log.state.ledger).toEqual({ cover: 1, part: 1 })
+  })
+  it('is undone like everything', () => {
+    const log = TestLog.open(pack())
+    const { plan, procedure } = log.state
+    log.add('step-split', split())
+    log.add('undone', { eventId: log.events.at(-1)!.id })
+    expect([log.state.plan, log.state.procedure, log.state.split]).toEqual([plan, procedure, []])
+  })
+  it.each([
+    [{ stepId: 'nowhere' }, 'no step'],
+    [{ stepId: 'cover-off' }, 'done already'],
+    [{ firstId: 'cover-off' }, 'such a step already'],
+  ])('is refused: %j', (change, words) => {
+    expect(TestLog.open(pack()).done('cover-off').refusal('step-split', split(change))).toContain(words)
+  })
+})
+
 it('puts a step where nothing that follows at once is parted', () => {
   const at = (before: string, after: string) => ({
     before,
