@@ -78,6 +78,7 @@ test.describe('no violation', () => {
       'car/mating',
       'car/ledger',
       'car/refit',
+      'car/apart',
       'bolts/bell-bolts',
       'bolts/run/cover-tighten',
       'bolts/bell-bolts/tighten',
@@ -141,6 +142,11 @@ test.describe('no violation', () => {
     await view(page, stage, jobId, 'plan')
     await page.getByTestId('row-pull-box').click()
     await check(page, 'plan, a step asked')
+    await page.getByRole('button', { name: 'In two goes' }).click()
+    await page.getByLabel('First').waitFor()
+    await check(page, 'a step in two goes')
+    await page.keyboard.press('Escape')
+    await page.getByRole('dialog').waitFor({ state: 'detached' })
     await page.keyboard.press('Escape')
     for (const tab of ['How', 'When', 'Tools', 'Parts']) {
       await page.getByRole('tab', { name: tab }).click()
