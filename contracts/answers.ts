@@ -1,7 +1,7 @@
 import type { CauseTables, KnownCase } from '../core/decisions'
 import type { Figure } from '../core/fasteners'
 import type { BreakInReport, JobSummary } from '../core/job'
-import type { TermTable, ThreePoint, TradeWords } from '../core/packs'
+import type { ItemState, TermTable, ThreePoint, TradeWords } from '../core/packs'
 import type { Reader } from '../core/say'
 import type { LearnedMinutes, WorkingHours } from '../core/sequence'
 import type { UnitPreference } from '../core/units'
@@ -93,6 +93,19 @@ export interface VehicleHistory {
   figures: Figure[]
   /** Figures of other cars of the same model, for groups this one has none of. */
   alike: { vehicleId: string; vehicleName: string; year: number; figure: Figure }[]
+  /** What stood in the way on jobs of the same model and no layout knew of, the most frequent first. */
+  found: FoundBefore[]
+}
+
+/** Something that was found on a model, as it was last told, and on how many jobs. */
+export interface FoundBefore {
+  name: string
+  state: ItemState
+  count: number
+  bolts: number
+  minutes: number
+  goesBack: boolean
+  jobs: number
 }
 
 /** `POST /api/imports` */

@@ -155,7 +155,13 @@ export async function keepJobOrder(
     if (shelf.packs.has(id) || (await store.packs.find(id))) continue
     const own = packFromJob(
       pack,
-      { options: state.procedure.options, order, because: `Our order on job ${state.number}.` },
+      {
+        options: state.procedure.options,
+        order,
+        because: `Our order on job ${state.number}.`,
+        added: state.added,
+        leftOut: state.leftOut.map(({ stepId }) => stepId),
+      },
       state.procedure.links,
       id,
       title,

@@ -15,11 +15,13 @@ export function applies(when: When, choices: Record<string, string>): boolean {
 export function both(a: When, b: When): When {
   if (a.length === 0) return b
   if (b.length === 0) return a
-  return a.flatMap(one => b.map((other) => {
-    const joined = { ...one }
-    for (const [option, choices] of Object.entries(other)) {
-      joined[option] = joined[option] ? joined[option].filter(choice => choices.includes(choice)) : choices
-    }
-    return joined
-  }))
+  return a.flatMap(one =>
+    b.map(other => {
+      const joined = { ...one }
+      for (const [option, choices] of Object.entries(other)) {
+        joined[option] = joined[option] ? joined[option].filter(choice => choices.includes(choice)) : choices
+      }
+      return joined
+    }),
+  )
 }

@@ -8,23 +8,78 @@ import type { Sheet } from '../pack/sheets'
 import type { PackOption } from '../pack/options'
 
 const noChange = { moves: {}, operations: {}, facts: {}, items: {} }
-const module = (id: string, change: Partial<ModuleSource>): ModuleSource => ({ id, title: id, items: [], facts: [], groups: [], parts: [], assumes: {}, operations: [], links: [], adjust: noChange, ...change })
-const slave: PackOption = { id: 'slave', sentence: 'It is …', choices: [{ id: 'aside', label: 'aside' }, { id: 'opened', label: 'opened' }], default: 'aside', school: false }
+const module = (id: string, change: Partial<ModuleSource>): ModuleSource => ({
+  id,
+  title: id,
+  items: [],
+  facts: [],
+  groups: [],
+  parts: [],
+  assumes: {},
+  operations: [],
+  links: [],
+  adjust: noChange,
+  ...change,
+})
+const slave: PackOption = {
+  id: 'slave',
+  sentence: 'It is …',
+  choices: [
+    { id: 'aside', label: 'aside' },
+    { id: 'opened', label: 'opened' },
+  ],
+  default: 'aside',
+  school: false,
+}
 const { positions } = smallPack({})
 
 function shelfOf(...modules: ModuleSource[]): Shelf {
   return {
-    modules: new Map(modules.map(each => [each.id, each])), options: [slave], positions, reach: [], items: [],
-    tools: [{ id: 'bar', name: 'Bar' }, { id: 'saw', name: 'Saw' }], toolWords: [], cautions: [], outlines: [], ladders: [], bleeding: [], closing: [], roadTest: [], bench: noBench, drawings: [],
+    modules: new Map(modules.map(each => [each.id, each])),
+    options: [slave],
+    positions,
+    reach: [],
+    items: [],
+    tools: [
+      { id: 'bar', name: 'Bar' },
+      { id: 'saw', name: 'Saw' },
+    ],
+    toolWords: [],
+    cautions: [],
+    outlines: [],
+    ladders: [],
+    bleeding: [],
+    closing: [],
+    roadTest: [],
+    bench: noBench,
+    drawings: [],
   }
 }
-const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSource =>
-  ({ id: 'l', title: 'L', version: 1, about: 'About', fixed: {}, guides: {}, rank: 1, links: [], options: [], modules: modules.map(id => ({ id, when: [] })), ...change })
+const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSource => ({
+  id: 'l',
+  title: 'L',
+  version: 1,
+  about: 'About',
+  fixed: {},
+  guides: {},
+  rank: 1,
+  links: [],
+  options: [],
+  modules: modules.map(id => ({ id, when: [] })),
+  ...change,
+})
 const ids = (pack: ReturnType<typeof assemblePack>) => pack.modules.flatMap(each => each.operations.map(({ id }) => id))
 
 describe('assemblePack', () => {
   const top = module('top', {
-    operations: [operation('plug', { tools: ['bar'], takesOff: { plug: 1 }, refit: { kind: 'mirror', override: { title: 'Plug on', place: 'top' } } }), operation('look')],
+    operations: [
+      operation('plug', {
+        tools: ['bar'],
+        takesOff: { plug: 1 },
+        refit: { kind: 'mirror', override: { title: 'Plug on', place: 'top' } },
+      }),
+      operation('look'),
+    ],
     links: [link('plug', 'look'), link('plug', 'elsewhere')],
   })
   const other = module('other', { operations: [operation('elsewhere')] })
@@ -36,50 +91,91 @@ describe('assemblePack', () => {
     expect(assemblePack(layout(['top', 'other']), shelfOf(top, other)).modules[0]!.links).toHaveLength(2)
   })
   it('refuses a link that leads nowhere, a module and an option that are not there', () => {
-    expect(() => assemblePack(layout(['top']), shelfOf(top))).toThrow('modules[top].links[1]: unknown operation "elsewhere"')
+    expect(() => assemblePack(layout(['top']), shelfOf(top))).toThrow(
+      'modules[top].links[1]: unknown operation "elsewhere"',
+    )
     expect(() => assemblePack(layout(['nowhere']), shelfOf(top, other))).toThrow('there is no module "nowhere"')
-    expect(() => assemblePack(layout(['top'], { options: ['colour'] }), shelfOf(top, other))).toThrow('no shared option "colour"')
+    expect(() => assemblePack(layout(['top'], { options: ['colour'] }), shelfOf(top, other))).toThrow(
+      'no shared option "colour"',
+    )
   })
   it('makes a module from another: elsewhere, in other words, with additions', () => {
     const under = module('under', {
-      from: 'top', adjust: { ...noChange, moves: { top: 'under' }, operations: { 'plug': { title: 'Reach up' }, 'plug.refit': { minutes: [1, 2, 3] } } },
+      from: 'top',
+      adjust: {
+        ...noChange,
+        moves: { top: 'under' },
+        operations: { plug: { title: 'Reach up' }, 'plug.refit': { minutes: [1, 2, 3] } },
+      },
       operations: [operation('look', { title: 'Look from below' })],
     })
     const [made] = assemblePack(layout(['under']), shelfOf(top, other, under)).modules
     const [plug, look] = made!.operations
-    expect(plug).toMatchObject({ place: 'under', title: 'Reach up', refit: { override: { place: 'under', title: 'Plug on', minutes: [1, 2, 3] } } })
+    expect(plug).toMatchObject({
+      place: 'under',
+      title: 'Reach up',
+      refit: { override: { place: 'under', title: 'Plug on', minutes: [1, 2, 3] } },
+    })
     expect(look).toMatchObject({ title: 'Look from below' })
     const wrong = module('wrong', { from: 'top', adjust: { ...noChange, operations: { nothing: { title: 'None' } } } })
-    expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow('modules[wrong].adjust.operations: unknown operation "nothing"')
+    expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow(
+      'modules[wrong].adjust.operations: unknown operation "nothing"',
+    )
   })
   it('refuses a module made from itself, and words for a fact or item that is not there', () => {
     const one = module('one', { from: 'two' })
     const two = module('two', { from: 'one' })
-    expect(() => assemblePack(layout(['one']), shelfOf(one, two))).toThrow('a module is not made from itself: one → two → one')
+    expect(() => assemblePack(layout(['one']), shelfOf(one, two))).toThrow(
+      'a module is not made from itself: one → two → one',
+    )
     const wrong = module('wrong', { from: 'top', adjust: { ...noChange, items: { nothing: { name: 'None' } } } })
-    expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow('modules[wrong].adjust.items: unknown item "nothing"')
+    expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow(
+      'modules[wrong].adjust.items: unknown item "nothing"',
+    )
   })
   it('settles what the layout leaves nobody to choose', () => {
     const bleed = module('bleed', {
       assumes: { slave: 'concentric' },
-      operations: [operation('press', { when: [{ slave: ['opened', 'concentric'] }] }), operation('lift', { when: [{ slave: ['aside'] }] }), operation('always')],
+      operations: [
+        operation('press', { when: [{ slave: ['opened', 'concentric'] }] }),
+        operation('lift', { when: [{ slave: ['aside'] }] }),
+        operation('always'),
+      ],
     })
     expect(ids(assemblePack(layout(['bleed']), shelfOf(bleed)))).toEqual(['press', 'always'])
-    expect(ids(assemblePack(layout(['bleed'], { fixed: { slave: 'aside' } }), shelfOf(bleed)))).toEqual(['lift', 'always'])
+    expect(ids(assemblePack(layout(['bleed'], { fixed: { slave: 'aside' } }), shelfOf(bleed)))).toEqual([
+      'lift',
+      'always',
+    ])
     const asked = assemblePack(layout(['bleed'], { options: ['slave'] }), shelfOf(bleed))
     expect(asked.modules[0]!.operations[0]!.when).toEqual([{ slave: ['opened'] }])
   })
   it('puts a whole module under a choice', () => {
-    const pack = assemblePack(layout([], { options: ['slave'], modules: [{ id: 'other', when: [{ slave: ['opened'] }] }] }), shelfOf(other))
+    const pack = assemblePack(
+      layout([], { options: ['slave'], modules: [{ id: 'other', when: [{ slave: ['opened'] }] }] }),
+      shelfOf(other),
+    )
     expect(pack.modules[0]!.operations[0]!.when).toEqual([{ slave: ['opened'] }])
   })
   it('puts a layout’s rules of thumb into its sheets, and refuses those that lead nowhere', () => {
     const sheet: Sheet = {
-      id: 'lift', title: 'Lift', row: 'handle', drawing: 'lift', steps: ['plug'], when: [], look: [], judges: [], schools: [],
-      fields: [{ id: 'mass', name: 'Mass', kind: 'number', unit: 'kg', low: 5, high: 400, guide: 45, when: [] }, { id: 'who', name: 'Who', kind: 'text', when: [] }],
+      id: 'lift',
+      title: 'Lift',
+      row: 'handle',
+      drawing: 'lift',
+      steps: ['plug'],
+      when: [],
+      look: [],
+      judges: [],
+      schools: [],
+      fields: [
+        { id: 'mass', name: 'Mass', kind: 'number', unit: 'kg', low: 5, high: 400, guide: 45, when: [] },
+        { id: 'who', name: 'Who', kind: 'text', when: [] },
+      ],
     }
     const shelf = { ...shelfOf(top, other), bench: { ...noBench, sheets: [sheet] } }
-    const guideOf = (guides: LayoutSource['guides']) => assemblePack(layout(['top'], { guides }), shelf).bench.sheets[0]!.fields[0]
+    const guideOf = (guides: LayoutSource['guides']) =>
+      assemblePack(layout(['top'], { guides }), shelf).bench.sheets[0]!.fields[0]
     expect(guideOf({})).toMatchObject({ guide: 45 })
     expect(guideOf({ lift: { mass: 62 } })).toMatchObject({ guide: 62 })
     expect(() => guideOf({ roof: { mass: 62 } })).toThrow('guides.roof: this layout has no sheet "roof"')
@@ -87,20 +183,65 @@ describe('assemblePack', () => {
     expect(() => guideOf({ lift: { mass: 4000 } })).toThrow('guides.lift.mass: lies between 5 and 400')
   })
   it('takes of a drawing what the layout has, and refuses one that is not there or names what nobody knows', () => {
-    const thing = (id: string, change: Partial<CarDrawing['things'][number]> = {}): CarDrawing['things'][number] => ({ id, name: id, items: [], fixings: [], appears: false, optional: false, groups: [], side: [['circle', 0, 0, 10]], top: [], onGround: false, ...change })
+    const thing = (id: string, change: Partial<CarDrawing['things'][number]> = {}): CarDrawing['things'][number] => ({
+      id,
+      name: id,
+      items: [],
+      fixings: [],
+      appears: false,
+      optional: false,
+      groups: [],
+      side: [['circle', 0, 0, 10]],
+      top: [],
+      onGround: false,
+      ...change,
+    })
     const drawing: CarDrawing = {
-      id: 'plain', title: 'Plain', raisedMm: 400, fromMm: 0, toMm: 1000, upMm: 1000, body: { side: [], top: [] },
-      things: [thing('engine'), thing('case', { items: ['case'], optional: true }), thing('plug', { items: ['plug', 'case'] })],
-      carried: [{ id: 'all', name: 'All', masses: [{ id: 'engine', name: 'Engine', kg: [1, 2, 3], at: 0 }, { id: 'case', name: 'Case', off: 'case', kg: [1, 2, 3], at: 5 }], supports: [{ thing: 'engine', at: 0, pieces: 1, gone: [] }, { thing: 'case', at: 5, pieces: 1, gone: [], under: 'case' }] }],
+      id: 'plain',
+      title: 'Plain',
+      raisedMm: 400,
+      fromMm: 0,
+      toMm: 1000,
+      upMm: 1000,
+      body: { side: [], top: [] },
+      things: [
+        thing('engine'),
+        thing('case', { items: ['case'], optional: true }),
+        thing('plug', { items: ['plug', 'case'] }),
+      ],
+      carried: [
+        {
+          id: 'all',
+          name: 'All',
+          masses: [
+            { id: 'engine', name: 'Engine', kg: [1, 2, 3], at: 0 },
+            { id: 'case', name: 'Case', off: 'case', kg: [1, 2, 3], at: 5 },
+          ],
+          supports: [
+            { thing: 'engine', at: 0, pieces: 1, gone: [] },
+            { thing: 'case', at: 5, pieces: 1, gone: [], under: 'case' },
+          ],
+        },
+      ],
     }
     const withItems = module('top', { ...top, items: [{ id: 'plug', name: 'Plug', state: 'unplugged' }] })
     const withCase = module('other', { ...other, items: [{ id: 'case', name: 'Case', state: 'off' }] })
     const shelf = { ...shelfOf(withItems, withCase), drawings: [drawing] }
     const drawn = assemblePack(layout(['top'], { drawing: 'plain' }), shelf).drawing!
-    expect(drawn.things.map(({ id, items }) => [id, items])).toEqual([['engine', []], ['plug', ['plug']]])
+    expect(drawn.things.map(({ id, items }) => [id, items])).toEqual([
+      ['engine', []],
+      ['plug', ['plug']],
+    ])
     expect(drawn.carried[0]).toMatchObject({ masses: [{ id: 'engine' }], supports: [{ thing: 'engine' }] })
     expect(assemblePack(layout(['top', 'other'], { drawing: 'plain' }), shelf).drawing!.things).toHaveLength(3)
-    expect(() => assemblePack(layout(['top'], { drawing: 'fancy' }), shelf)).toThrow('drawing: there is no drawing "fancy"')
-    expect(() => assemblePack(layout(['top'], { drawing: 'plain' }), { ...shelf, drawings: [{ ...drawing, carried: [], things: [thing('roof', { items: ['sunroof'] })] }] })).toThrow('drawing.things[roof].items: nobody knows "sunroof"')
+    expect(() => assemblePack(layout(['top'], { drawing: 'fancy' }), shelf)).toThrow(
+      'drawing: there is no drawing "fancy"',
+    )
+    expect(() =>
+      assemblePack(layout(['top'], { drawing: 'plain' }), {
+        ...shelf,
+        drawings: [{ ...drawing, carried: [], things: [thing('roof', { items: ['sunroof'] })] }],
+      }),
+    ).toThrow('drawing.things[roof].items: nobody knows "sunroof"')
   })
 })

@@ -19,30 +19,54 @@ import { withGuides } from './with-guides'
  * @throws AssemblyError on an unknown module or option, and on a link to an operation that no module of the shelf holds
  */
 export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
-  const known = new KnownSteps(new Set([...shelf.modules.values()].flatMap(module => stepIds(resolveModule(module, shelf)))))
+  const known = new KnownSteps(
+    new Set([...shelf.modules.values()].flatMap(module => stepIds(resolveModule(module, shelf)))),
+  )
   known.wantContent(shelf)
   const wanted = wantedModules(layout, shelf)
   const options = askedOptions(layout, shelf)
-  const fixed: Record<string, string> = { ...Object.assign({}, ...wanted.map(module => module.assumes)), ...layout.fixed }
+  const fixed: Record<string, string> = {
+    ...Object.assign({}, ...wanted.map(module => module.assumes)),
+    ...layout.fixed,
+  }
   const settle = settler(options, fixed, choicesElsewhere(shelf))
-  const settled = wanted.map(module => ({ ...module, operations: module.operations.flatMap(operation => settle(operation)) }))
+  const settled = wanted.map(module => ({
+    ...module,
+    operations: module.operations.flatMap(operation => settle(operation)),
+  }))
   const here = new Set(settled.flatMap(stepIds))
   const has = (step: string) => here.has(step)
-  const steps = [...settled.flatMap(module => module.operations), ...shelf.positions as Pick<OperationSource, 'tools' | 'cautions'>[]]
+  const steps = [
+    ...settled.flatMap(module => module.operations),
+    ...(shelf.positions as Pick<OperationSource, 'tools' | 'cautions'>[]),
+  ]
   const narrowed = narrow(shelf, { has, steps, keep: settle })
   const content = { ...narrowed, bench: withGuides(narrowed.bench, layout.guides) }
   const answers = {
-    options, ladders: new Set(content.ladders.map(ladder => ladder.id)), sheets: new Set(content.bench.sheets.map(sheet => sheet.id)),
-    parts: new Set([...settled.flatMap(module => module.parts.map(part => part.id)), ...content.bench.reachable.map(entry => entry.part)]),
+    options,
+    ladders: new Set(content.ladders.map(ladder => ladder.id)),
+    sheets: new Set(content.bench.sheets.map(sheet => sheet.id)),
+    parts: new Set([
+      ...settled.flatMap(module => module.parts.map(part => part.id)),
+      ...content.bench.reachable.map(entry => entry.part),
+    ]),
     fixed: Object.fromEntries(Object.entries(fixed).filter(([id]) => !options.some(option => option.id === id))),
   }
-  const modules = settled.filter(module => module.operations.length > 0)
+  const modules = settled
+    .filter(module => module.operations.length > 0)
     .map(module => ({ ...module, operations: module.operations.map(operation => knownAnswers(operation, answers)) }))
     .map(module => belonging(module, known, has, settle))
   const { fixed: _fixed, rank: _rank, drawing, guides: _guides, ...rest } = layout
   return {
-    ...rest, ...content, options, modules, links: layout.links.flatMap(link => settle(link)),
-    positions: shelf.positions, reach: shelf.reach, items: shelf.items, toolWords: shelf.toolWords,
+    ...rest,
+    ...content,
+    options,
+    modules,
+    links: layout.links.flatMap(link => settle(link)),
+    positions: shelf.positions,
+    reach: shelf.reach,
+    items: shelf.items,
+    toolWords: shelf.toolWords,
     ...(drawing === undefined ? {} : { drawing: narrowDrawing(drawing, shelf, modules) }),
   }
 }

@@ -9,24 +9,43 @@ export const noBench: BenchData = { sheets: [], orientations: [], oldParts: [], 
  * @param has whether there is such a step
  * @param keep gives back what applies, with what is left of its `when`, or nothing
  */
-export function benchOf(bench: BenchData, has: (step: string) => boolean, keep: <T extends { when: When }>(thing: T) => T[]): BenchData {
+export function benchOf(
+  bench: BenchData,
+  has: (step: string) => boolean,
+  keep: <T extends { when: When }>(thing: T) => T[],
+): BenchData {
   return {
-    sheets: bench.sheets.filter(sheet => sheet.steps.some(has)).flatMap(keep).map((sheet): Sheet => {
-      // A question that only other layouts ask feeds no computation here; one with a slip of the pen still does, and is found.
-      const absent = new Set(sheet.fields.filter(field => field.steps && !field.steps.some(has)).map(field => field.id))
-      const asked = (inputs: Record<string, string>) => Object.fromEntries(Object.entries(inputs).filter(([, field]) => !absent.has(field)))
-      return {
-        ...sheet,
-        ...(sheet.draws ? { draws: asked(sheet.draws) } : {}),
-        steps: sheet.steps.filter(has),
-        fields: sheet.fields.filter(field => !absent.has(field.id)).flatMap(keep).map(({ reading, ...field }) => reading && has(reading.step) ? { ...field, reading } : field),
-        judges: sheet.judges.flatMap(keep).map(judge => ({ ...judge, inputs: asked(judge.inputs) })),
-        ...(sheet.ways ? { ways: sheet.ways } : {}),
-      }
-    }),
-    orientations: bench.orientations.filter(entry => entry.off.some(has) || entry.back.some(has)).map(entry => ({ ...entry, off: entry.off.filter(has), back: entry.back.filter(has) })),
-    oldParts: bench.oldParts.filter(entry => entry.off.some(has)).map(entry => ({ ...entry, off: entry.off.filter(has), until: entry.until.filter(has) })),
+    sheets: bench.sheets
+      .filter(sheet => sheet.steps.some(has))
+      .flatMap(keep)
+      .map((sheet): Sheet => {
+        // A question that only other layouts ask feeds no computation here; one with a slip of the pen still does, and is found.
+        const absent = new Set(
+          sheet.fields.filter(field => field.steps && !field.steps.some(has)).map(field => field.id),
+        )
+        const asked = (inputs: Record<string, string>) =>
+          Object.fromEntries(Object.entries(inputs).filter(([, field]) => !absent.has(field)))
+        return {
+          ...sheet,
+          ...(sheet.draws ? { draws: asked(sheet.draws) } : {}),
+          steps: sheet.steps.filter(has),
+          fields: sheet.fields
+            .filter(field => !absent.has(field.id))
+            .flatMap(keep)
+            .map(({ reading, ...field }) => (reading && has(reading.step) ? { ...field, reading } : field)),
+          judges: sheet.judges.flatMap(keep).map(judge => ({ ...judge, inputs: asked(judge.inputs) })),
+          ...(sheet.ways ? { ways: sheet.ways } : {}),
+        }
+      }),
+    orientations: bench.orientations
+      .filter(entry => entry.off.some(has) || entry.back.some(has))
+      .map(entry => ({ ...entry, off: entry.off.filter(has), back: entry.back.filter(has) })),
+    oldParts: bench.oldParts
+      .filter(entry => entry.off.some(has))
+      .map(entry => ({ ...entry, off: entry.off.filter(has), until: entry.until.filter(has) })),
     ...(bench.mating && has(bench.mating.step) ? { mating: bench.mating } : {}),
-    reachable: bench.reachable.filter(entry => entry.reachedBy.some(has)).map(entry => ({ ...entry, reachedBy: entry.reachedBy.filter(has) })),
+    reachable: bench.reachable
+      .filter(entry => entry.reachedBy.some(has))
+      .map(entry => ({ ...entry, reachedBy: entry.reachedBy.filter(has) })),
   }
 }

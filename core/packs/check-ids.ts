@@ -14,7 +14,7 @@ export function checkIds(pack: Pack): PackFault[] {
 function repeatedIds(pack: Pack): PackFault[] {
   const inModules = (kind: 'items' | 'facts' | 'groups' | 'parts' | 'operations') =>
     pack.modules.flatMap(module => module[kind].map(({ id }) => ({ path: `modules[${module.id}].${kind}[${id}]`, id })))
-  const kinds: [string, { path: string, id: string }[]][] = [
+  const kinds: [string, { path: string; id: string }[]][] = [
     ['module', pack.modules.map(({ id }) => ({ path: `modules[${id}]`, id }))],
     ['operation', inModules('operations')],
     ['item', [...pack.items.map(({ id }) => ({ path: `items[${id}]`, id })), ...inModules('items')]],
@@ -28,14 +28,18 @@ function repeatedIds(pack: Pack): PackFault[] {
     ['ladder', pack.ladders.map(({ id }) => ({ path: `ladders[${id}]`, id }))],
     ['option', pack.options.map(({ id }) => ({ path: `options[${id}]`, id }))],
   ]
-  return kinds.flatMap(([kind, entries]) => entries
-    .filter((entry, index) => entries.findIndex(other => other.id === entry.id) < index)
-    .map(({ path, id }) => ({ path, reason: `the ${kind} "${id}" stands twice` })))
+  return kinds.flatMap(([kind, entries]) =>
+    entries
+      .filter((entry, index) => entries.findIndex(other => other.id === entry.id) < index)
+      .map(({ path, id }) => ({ path, reason: `the ${kind} "${id}" stands twice` })),
+  )
 }
 
 function unknownIds(pack: Pack): PackFault[] {
   const operations = pack.modules.flatMap(module => module.operations)
-  const operationIds = new Set(operations.flatMap(({ id, refit }) => refit.kind === 'mirror' ? [id, refitId(id)] : [id]))
+  const operationIds = new Set(
+    operations.flatMap(({ id, refit }) => (refit.kind === 'mirror' ? [id, refitId(id)] : [id])),
+  )
   const idsOf = (entries: { id: string }[]) => new Set(entries.map(({ id }) => id))
   const items = idsOf([...pack.items, ...pack.modules.flatMap(module => module.items)])
   const facts = idsOf(pack.modules.flatMap(module => module.facts))
@@ -45,7 +49,8 @@ function unknownIds(pack: Pack): PackFault[] {
   const cautions = idsOf(pack.cautions)
   const faults: PackFault[] = []
   const want = (path: string, kind: string, known: Set<string>, ids: (string | undefined)[]) => {
-    for (const id of ids) if (id !== undefined && !known.has(id)) faults.push({ path, reason: `unknown ${kind} "${id}"` })
+    for (const id of ids)
+      if (id !== undefined && !known.has(id)) faults.push({ path, reason: `unknown ${kind} "${id}"` })
   }
   const wantWhen = (path: string, when: When) => {
     for (const [id, choices] of when.flatMap(entry => Object.entries(entry))) {
@@ -54,7 +59,8 @@ function unknownIds(pack: Pack): PackFault[] {
       else faults.push({ path: `${path}.when`, reason: `unknown option "${id}"` })
     }
   }
-  for (const option of pack.options) want(`options[${option.id}].default`, 'choice', idsOf(option.choices), [option.default])
+  for (const option of pack.options)
+    want(`options[${option.id}].default`, 'choice', idsOf(option.choices), [option.default])
   for (const item of [...pack.items, ...pack.modules.flatMap(module => module.items)]) {
     want(`items[${item.id}].group`, 'fastener group', groups, [item.group])
     want(`items[${item.id}].newPart`, 'part', parts, [item.newPart])
@@ -63,15 +69,27 @@ function unknownIds(pack: Pack): PackFault[] {
     for (const operation of module.operations) {
       const path = `modules[${module.id}].operations[${operation.id}]`
       const override = operation.refit.kind === 'mirror' ? operation.refit.override : undefined
-      want(path, 'item', items, [...Object.keys(operation.takesOff), ...Object.keys(operation.putsBack), ...Object.keys(override?.takesOff ?? {})])
+      want(path, 'item', items, [
+        ...Object.keys(operation.takesOff),
+        ...Object.keys(operation.putsBack),
+        ...Object.keys(override?.takesOff ?? {}),
+      ])
       want(path, 'part', parts, [...Object.keys(operation.parts), ...Object.keys(override?.parts ?? {})])
       want(path, 'fact', facts, [...factsOf(operation), ...factsOf(override ?? {})])
-      want(path, 'tool', tools, [...operation.tools, ...override?.tools ?? []])
-      want(path, 'caution', cautions, [...operation.cautions, ...override?.cautions ?? []])
-      want(path, 'fastener group', groups, [operation.figure, override?.figure, groupOf(operation), groupOf(override ?? {}), ...operation.moreFigures ?? [], ...override?.moreFigures ?? []])
+      want(path, 'tool', tools, [...operation.tools, ...(override?.tools ?? [])])
+      want(path, 'caution', cautions, [...operation.cautions, ...(override?.cautions ?? [])])
+      want(path, 'fastener group', groups, [
+        operation.figure,
+        override?.figure,
+        groupOf(operation),
+        groupOf(override ?? {}),
+        ...(operation.moreFigures ?? []),
+        ...(override?.moreFigures ?? []),
+      ])
       want(path, 'way of bleeding', idsOf(pack.bleeding), [wayOf(operation), wayOf(override ?? {})])
       const { minutes } = pack.bleeding.find(way => way.id === wayOf(operation)) ?? {}
-      if (minutes && minutes.join() !== operation.minutes.join() && !operation.learned) faults.push({ path: `${path}.minutes`, reason: `its way of bleeding takes ${minutes.join(', ')} minutes` })
+      if (minutes && minutes.join() !== operation.minutes.join() && !operation.learned)
+        faults.push({ path: `${path}.minutes`, reason: `its way of bleeding takes ${minutes.join(', ')} minutes` })
       if (operation.refit.kind === 'by') want(`${path}.refit`, 'operation', operationIds, [operation.refit.operation])
       wantWhen(path, operation.when)
     }
@@ -82,9 +100,15 @@ function unknownIds(pack: Pack): PackFault[] {
       const path = `modules[${moduleId}].groups[${id}].board`
       want(`${path}.outline`, 'outline', idsOf(pack.outlines), [board.outline])
       want(`${path}.clearFor`, 'operation', operationIds, [board.clearFor])
-      for (const place of board.places) want(`${path}.places[${place.id}].offWith`, 'operation', operationIds, [place.offWith])
-      if (board.places.length !== count) faults.push({ path: `${path}.places`, reason: `the group has ${count} bolts, its map ${board.places.length}` })
-      const twice = board.places.find((place, index) => board.places.findIndex(other => other.id === place.id || (other.x === place.x && other.y === place.y)) < index)
+      for (const place of board.places)
+        want(`${path}.places[${place.id}].offWith`, 'operation', operationIds, [place.offWith])
+      if (board.places.length !== count)
+        faults.push({ path: `${path}.places`, reason: `the group has ${count} bolts, its map ${board.places.length}` })
+      const twice = board.places.find(
+        (place, index) =>
+          board.places.findIndex(other => other.id === place.id || (other.x === place.x && other.y === place.y)) <
+          index,
+      )
       if (twice) faults.push({ path: `${path}.places[${twice.id}]`, reason: 'the id or the place stands twice' })
     }
   }
@@ -94,7 +118,10 @@ function unknownIds(pack: Pack): PackFault[] {
     want(`ladders[${ladder.id}].steps`, 'operation', operationIds, ladder.steps)
     for (const rung of ladder.rungs) want(`ladders[${ladder.id}].rungs[${rung.id}].tools`, 'tool', tools, rung.tools)
   }
-  for (const { path, links } of [...pack.modules.map(module => ({ path: `modules[${module.id}].links`, links: module.links })), { path: 'links', links: pack.links }]) {
+  for (const { path, links } of [
+    ...pack.modules.map(module => ({ path: `modules[${module.id}].links`, links: module.links })),
+    { path: 'links', links: pack.links },
+  ]) {
     for (const [index, link] of links.entries()) {
       want(`${path}[${index}]`, 'operation', operationIds, [link.before, link.after])
       wantWhen(`${path}[${index}]`, link.when)
@@ -107,11 +134,11 @@ function unknownIds(pack: Pack): PackFault[] {
     wantWhen(`positions[${index}]`, entry.when)
   }
   for (const [index, entry] of pack.reach.entries()) wantWhen(`reach[${index}]`, entry.when)
-  return [...faults, ...checkBench(pack, operationIds), ...pack.drawing ? checkDrawing(pack.drawing) : []]
+  return [...faults, ...checkBench(pack, operationIds), ...(pack.drawing ? checkDrawing(pack.drawing) : [])]
 }
 
 function factsOf(operation: Partial<Pick<OperationSource, 'needs' | 'gives' | 'ends'>>): string[] {
-  return [...operation.needs ?? [], ...operation.gives ?? [], ...operation.ends ?? []]
+  return [...(operation.needs ?? []), ...(operation.gives ?? []), ...(operation.ends ?? [])]
 }
 
 function wayOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {

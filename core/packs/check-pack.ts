@@ -8,7 +8,10 @@ import type { TermTable } from '../say/terms'
 import type { Pack } from '../pack/pack'
 
 /** Something wrong in a pack: where it stands and why it cannot stay. Entries of a list are named by their id. */
-export interface PackFault { path: string, reason: string }
+export interface PackFault {
+  path: string
+  reason: string
+}
 
 /**
  * Everything wrong with a pack: unknown or repeated ids, tokens the term table lacks, an option that is not there; and
@@ -18,16 +21,18 @@ export interface PackFault { path: string, reason: string }
  */
 export function checkPack(pack: Pack, terms: TermTable): PackFault[] {
   const faults = [...checkIds(pack), ...badTokens(pack, terms)]
-  return faults.length > 0 ? faults : [...checkAnswers(pack), ...checkTools(pack), ...checkFasteners(pack), ...checkSense(pack)]
+  return faults.length > 0
+    ? faults
+    : [...checkAnswers(pack), ...checkTools(pack), ...checkFasteners(pack), ...checkSense(pack)]
 }
 
 function badTokens(pack: Pack, terms: TermTable): PackFault[] {
   const faults: PackFault[] = []
   const walk = (path: string, value: unknown) => {
     if (typeof value === 'string') {
-      for (const token of unknownTokens(value, terms)) faults.push({ path, reason: `the term table has no "{${token}}"` })
-    }
-    else if (Array.isArray(value)) value.forEach((entry, index) => walk(`${path}[${entry?.id ?? index}]`, entry))
+      for (const token of unknownTokens(value, terms))
+        faults.push({ path, reason: `the term table has no "{${token}}"` })
+    } else if (Array.isArray(value)) value.forEach((entry, index) => walk(`${path}[${entry?.id ?? index}]`, entry))
     else if (value && typeof value === 'object') {
       for (const [key, entry] of Object.entries(value)) walk(path ? `${path}.${key}` : key, entry)
     }

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
 import { expandPack, PackError } from './expand-pack'
 
-const ids = (pack: Parameters<typeof expandPack>[0], options = {}) => expandPack(pack, options).operations.map(({ id }) => id)
+const ids = (pack: Parameters<typeof expandPack>[0], options = {}) =>
+  expandPack(pack, options).operations.map(({ id }) => id)
 
 describe('expandPack', () => {
   it('writes the refit backwards', () => {
@@ -10,10 +11,19 @@ describe('expandPack', () => {
   })
   it('puts back in the refit what the strip took off', () => {
     const refit = expandPack(coverAndPart()).operations.find(({ id }) => id === 'part-off.refit')!
-    expect(refit).toMatchObject({ title: 'Part on', putsBack: { part: 3 }, takesOff: {}, phase: 'refit', undoes: 'part-off', place: 'under' })
+    expect(refit).toMatchObject({
+      title: 'Part on',
+      putsBack: { part: 3 },
+      takesOff: {},
+      phase: 'refit',
+      undoes: 'part-off',
+      place: 'under',
+    })
   })
   it('turns access round for the refit, with its sentence', () => {
-    const mirrored = expandPack(coverAndPart()).links.find(each => each.before === 'part-off.refit' && each.after === 'cover-off.refit')!
+    const mirrored = expandPack(coverAndPart()).links.find(
+      each => each.before === 'part-off.refit' && each.after === 'cover-off.refit',
+    )!
     expect(mirrored.kind).toBe('access')
     expect(mirrored.because).toContain('cover-off is in the way of part-off')
   })
@@ -23,11 +33,17 @@ describe('expandPack', () => {
     expect(expandPack(pack).links.some(each => each.because === 'The cover goes over the part.')).toBe(true)
   })
   it('prints a cycle as a path', () => {
-    const pack = smallPack({ operations: ['a', 'b', 'c'].map(id => operation(id)), links: [link('a', 'b'), link('b', 'c'), link('c', 'a')] })
+    const pack = smallPack({
+      operations: ['a', 'b', 'c'].map(id => operation(id)),
+      links: [link('a', 'b'), link('b', 'c'), link('c', 'a')],
+    })
     expect(() => expandPack(pack)).toThrow('a → b → c → a')
   })
   it('keeps the longest wait between the same two steps', () => {
-    const pack = smallPack({ operations: [operation('a'), operation('b')], links: [link('a', 'b'), link('a', 'b', { waitMinutes: 30 })] })
+    const pack = smallPack({
+      operations: [operation('a'), operation('b')],
+      links: [link('a', 'b'), link('a', 'b', { waitMinutes: 30 })],
+    })
     expect(expandPack(pack).links).toHaveLength(1)
     expect(expandPack(pack).links[0]!.waitMinutes).toBe(30)
   })
@@ -35,15 +51,33 @@ describe('expandPack', () => {
 
 describe('options', () => {
   const pack = smallPack(
-    { operations: [operation('always'), operation('only-new', { when: [{ part: ['new'] }] })], links: [link('only-new', 'always', { when: [{ part: ['new'] }] })] },
-    { options: [{ id: 'part', sentence: 'The part is …', choices: [{ id: 'kept', label: 'kept' }, { id: 'new', label: 'new' }], default: 'kept', school: false }] },
+    {
+      operations: [operation('always'), operation('only-new', { when: [{ part: ['new'] }] })],
+      links: [link('only-new', 'always', { when: [{ part: ['new'] }] })],
+    },
+    {
+      options: [
+        {
+          id: 'part',
+          sentence: 'The part is …',
+          choices: [
+            { id: 'kept', label: 'kept' },
+            { id: 'new', label: 'new' },
+          ],
+          default: 'kept',
+          school: false,
+        },
+      ],
+    },
   )
   it('take their default and leave out what does not apply', () => {
     expect(ids(pack)).toEqual(['always'])
     expect(ids(pack, { part: 'new' })).toEqual(['only-new', 'always'])
   })
   it('are refused by name', () => {
-    expect(() => expandPack(pack, { part: 'gold' })).toThrow(new PackError('options.part', '"gold" is not one of kept, new'))
+    expect(() => expandPack(pack, { part: 'gold' })).toThrow(
+      new PackError('options.part', '"gold" is not one of kept, new'),
+    )
     expect(() => expandPack(pack, { colour: 'red' })).toThrow('has no option "colour"')
   })
 })
@@ -53,17 +87,24 @@ describe('facts', () => {
   it('put the one who needs it between giving and ending', () => {
     const pack = smallPack({
       facts: [fact],
-      operations: [operation('mount-off', { needs: ['held'] }), operation('hold', { gives: ['held'], refit: { kind: 'mirror', override: { title: 'Let go' } } })],
+      operations: [
+        operation('mount-off', { needs: ['held'] }),
+        operation('hold', { gives: ['held'], refit: { kind: 'mirror', override: { title: 'Let go' } } }),
+      ],
     })
     expect(ids(pack)).toEqual(['hold', 'mount-off', 'hold.refit'])
-    expect(expandPack(pack).links.find(each => each.after === 'mount-off')).toMatchObject({ kind: 'safety', because: 'It falls otherwise.' })
+    expect(expandPack(pack).links.find(each => each.after === 'mount-off')).toMatchObject({
+      kind: 'safety',
+      because: 'It falls otherwise.',
+    })
   })
   it('that hold at first are needed before the end or after the return, by phase', () => {
     const pack = smallPack({
       facts: [{ ...fact, initially: true }],
       operations: [
         operation('release', { ends: ['held'], refit: { kind: 'mirror', override: { title: 'Back' } } }),
-        operation('early', { phase: 'test', needs: ['held'] }), operation('late', { phase: 'prove', needs: ['held'] }),
+        operation('early', { phase: 'test', needs: ['held'] }),
+        operation('late', { phase: 'prove', needs: ['held'] }),
       ],
     })
     expect(ids(pack)).toEqual(['early', 'release', 'release.refit', 'late'])
@@ -72,8 +113,14 @@ describe('facts', () => {
     const pack = smallPack({
       facts: [{ ...fact, carStays: 'raised' }],
       operations: [
-        operation('jack', { place: 'under', car: 'raised', gives: ['held'], refit: { kind: 'mirror', override: { title: 'Jack away' } } }),
-        operation('from-above', { car: 'ground' }), operation('later', { phase: 'prove', car: 'ground' }),
+        operation('jack', {
+          place: 'under',
+          car: 'raised',
+          gives: ['held'],
+          refit: { kind: 'mirror', override: { title: 'Jack away' } },
+        }),
+        operation('from-above', { car: 'ground' }),
+        operation('later', { phase: 'prove', car: 'ground' }),
       ],
     })
     expect(ids(pack)).toEqual(['from-above', 'jack', 'jack.refit', 'later'])

@@ -14,7 +14,10 @@ import type { LedgerItem, Part } from '../pack/things'
 /** A pack, or a choice of options, that cannot be expanded. `path` says where. */
 export class PackError extends Error {
   override name = 'PackError'
-  constructor(readonly path: string, readonly reason: string) {
+  constructor(
+    readonly path: string,
+    readonly reason: string,
+  ) {
     super(`${path}: ${reason}`)
   }
 }
@@ -31,23 +34,35 @@ export class PackError extends Error {
 export function expandPack(pack: Pack, options: Record<string, string> = {}): Procedure {
   const chosen = chooseOptions(pack, options)
   const sources = pack.modules.flatMap(module =>
-    module.operations.filter(operation => applies(operation.when, chosen)).map(operation => ({ operation, module: module.id })))
+    module.operations
+      .filter(operation => applies(operation.when, chosen))
+      .map(operation => ({ operation, module: module.id })),
+  )
 
-  const strip: Operation[] = sources.map(({ operation: { when: _when, refit: _refit, ...rest }, module }) => ({ ...rest, module }))
+  const strip: Operation[] = sources.map(({ operation: { when: _when, refit: _refit, ...rest }, module }) => ({
+    ...rest,
+    module,
+  }))
   const refit = sources.flatMap(({ operation, module }) => mirrorOperation(operation, module) ?? [])
   const operations = [...strip, ...refit].map(operation => withReach(pack, chosen, operation))
   const present = new Set(operations.map(operation => operation.id))
 
-  const linkSources = [...pack.modules.flatMap(module => module.links), ...pack.links].filter(link => applies(link.when, chosen))
+  const linkSources = [...pack.modules.flatMap(module => module.links), ...pack.links].filter(link =>
+    applies(link.when, chosen),
+  )
   const facts = usedFacts(pack, operations)
-  const links = merge([
-    ...linkSources.map(plainLink),
-    ...linkSources.filter(link => link.mirror).map(mirrorLink),
-    ...refit.map(offBeforeBack),
-    ...sources.flatMap(({ operation }) => undoneByAnother(operation.id, operation.refit.kind === 'by' ? operation.refit.operation : null)),
-    ...facts.flatMap(fact => factLinks(fact, operations)),
-    ...wholeLinks(operations),
-  ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after))
+  const links = merge(
+    [
+      ...linkSources.map(plainLink),
+      ...linkSources.filter(link => link.mirror).map(mirrorLink),
+      ...refit.map(offBeforeBack),
+      ...sources.flatMap(({ operation }) =>
+        undoneByAnother(operation.id, operation.refit.kind === 'by' ? operation.refit.operation : null),
+      ),
+      ...facts.flatMap(fact => factLinks(fact, operations)),
+      ...wholeLinks(operations),
+    ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after),
+  )
 
   const ordered = authoredOrder(operations, links)
   if (ordered.length < operations.length) {
@@ -57,14 +72,20 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
   const positions = { raised: position(pack, chosen, 'raised'), ground: position(pack, chosen, 'ground') }
   return {
     ...narrow(pack, {
-      has: step => present.has(step), steps: [...operations, positions.raised, positions.ground], named: laddersNamed(operations),
-      keep: thing => applies(thing.when, chosen) ? [{ ...thing, when: [] }] : [],
+      has: step => present.has(step),
+      steps: [...operations, positions.raised, positions.ground],
+      named: laddersNamed(operations),
+      keep: thing => (applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
     }),
     packId: pack.id,
     packVersion: pack.version,
     title: pack.title,
     options: chosen,
-    hands: pack.options.some(option => option.choices.some(choice => choice.id === chosen[option.id] && choice.hands === 2)) ? 2 : 1,
+    hands: pack.options.some(option =>
+      option.choices.some(choice => choice.id === chosen[option.id] && choice.hands === 2),
+    )
+      ? 2
+      : 1,
     operations: ordered,
     links,
     positions,
@@ -78,15 +99,21 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
 
 function chooseOptions(pack: Pack, options: Record<string, string>): Record<string, string> {
   for (const id of Object.keys(options)) {
-    if (!pack.options.some(option => option.id === id)) throw new PackError(`options.${id}`, `${pack.id} has no option "${id}"`)
+    if (!pack.options.some(option => option.id === id))
+      throw new PackError(`options.${id}`, `${pack.id} has no option "${id}"`)
   }
-  return Object.fromEntries(pack.options.map((option) => {
-    const choice = options[option.id] ?? option.default
-    if (!option.choices.some(({ id }) => id === choice)) {
-      throw new PackError(`options.${option.id}`, `"${choice}" is not one of ${option.choices.map(({ id }) => id).join(', ')}`)
-    }
-    return [option.id, choice]
-  }))
+  return Object.fromEntries(
+    pack.options.map(option => {
+      const choice = options[option.id] ?? option.default
+      if (!option.choices.some(({ id }) => id === choice)) {
+        throw new PackError(
+          `options.${option.id}`,
+          `"${choice}" is not one of ${option.choices.map(({ id }) => id).join(', ')}`,
+        )
+      }
+      return [option.id, choice]
+    }),
+  )
 }
 
 /** Settles an operation that is done at either height where its place can be reached at one height only. */
@@ -97,23 +124,57 @@ function withReach(pack: Pack, options: Record<string, string>, operation: Opera
 
 function plainLink(source: LinkSource): Link {
   const { before, after, kind, because, school, atOnce } = source
-  return { before, after, kind, because, waitMinutes: source.waitMinutes ?? 0, ...(atOnce ? { atOnce } : {}), ...(school ? { school } : {}) }
+  return {
+    before,
+    after,
+    kind,
+    because,
+    waitMinutes: source.waitMinutes ?? 0,
+    ...(atOnce ? { atOnce } : {}),
+    ...(school ? { school } : {}),
+  }
 }
 
 function offBeforeBack(operation: Operation): Link {
-  return { before: operation.undoes!, after: operation.id, kind: 'physical', because: 'It has to come off before it can go back.', waitMinutes: 0 }
+  return {
+    before: operation.undoes!,
+    after: operation.id,
+    kind: 'physical',
+    because: 'It has to come off before it can go back.',
+    waitMinutes: 0,
+  }
 }
 
 function undoneByAnother(id: string, other: string | null): Link[] {
-  return other === null ? [] : [{ before: id, after: other, kind: 'physical', because: 'The later step puts back what this one took off.', waitMinutes: 0 }]
+  return other === null
+    ? []
+    : [
+        {
+          before: id,
+          after: other,
+          kind: 'physical',
+          because: 'The later step puts back what this one took off.',
+          waitMinutes: 0,
+        },
+      ]
 }
 
 /** A car that is driven or heard is whole: nothing comes off, apart or loose before. */
 function wholeLinks(operations: Operation[]): Link[] {
-  const strips = operations.filter(operation => ['make-safe', 'strip'].includes(operation.phase) && Object.keys(operation.takesOff).length > 0)
-  return operations.filter(operation => operation.whole).flatMap(test => strips.map((strip): Link => ({
-    before: test.id, after: strip.id, kind: 'safety', because: 'The car is driven and heard while it is whole; nothing comes off before.', waitMinutes: 0,
-  })))
+  const strips = operations.filter(
+    operation => ['make-safe', 'strip'].includes(operation.phase) && Object.keys(operation.takesOff).length > 0,
+  )
+  return operations
+    .filter(operation => operation.whole)
+    .flatMap(test =>
+      strips.map((strip): Link => ({
+        before: test.id,
+        after: strip.id,
+        kind: 'safety',
+        because: 'The car is driven and heard while it is whole; nothing comes off before.',
+        waitMinutes: 0,
+      })),
+    )
 }
 
 /** One link per pair and kind; the longest wait wins, the first sentence stays. */
@@ -130,23 +191,33 @@ function merge(links: Link[]): Link[] {
 
 function position(pack: Pack, options: Record<string, string>, to: CarPosition): Omit<Positioning, 'when'> {
   const found = pack.positions.find(entry => entry.to === to && applies(entry.when, options))
-  if (!found) throw new PackError(`packs/${pack.id}.positions`, `no way to bring the car to "${to}" under these options`)
+  if (!found)
+    throw new PackError(`packs/${pack.id}.positions`, `no way to bring the car to "${to}" under these options`)
   const { when: _when, ...rest } = found
   return rest
 }
 
 /** Ladders that a bad answer leads to. */
 function laddersNamed(operations: Operation[]): Set<string> {
-  const answers = operations.flatMap(operation => operation.readings.flatMap(spec => spec.kind === 'choice' ? Object.values(spec.bad ?? {}) : []))
+  const answers = operations.flatMap(operation =>
+    operation.readings.flatMap(spec => (spec.kind === 'choice' ? Object.values(spec.bad ?? {}) : [])),
+  )
   return new Set(answers.flatMap(bad => bad.ladder ?? []))
 }
 
 function usedFacts(pack: Pack, operations: Operation[]): Fact[] {
-  return pack.modules.flatMap(module => module.facts)
-    .filter(fact => operations.some(operation => [...operation.needs, ...operation.gives, ...operation.ends].includes(fact.id)))
+  return pack.modules
+    .flatMap(module => module.facts)
+    .filter(fact =>
+      operations.some(operation => [...operation.needs, ...operation.gives, ...operation.ends].includes(fact.id)),
+    )
 }
 
-function usedItems(pack: Pack, operations: Operation[], positions: Record<CarPosition, Omit<Positioning, 'when'>>): LedgerItem[] {
+function usedItems(
+  pack: Pack,
+  operations: Operation[],
+  positions: Record<CarPosition, Omit<Positioning, 'when'>>,
+): LedgerItem[] {
   const used = new Set([...operations, ...Object.values(positions)].flatMap(step => Object.keys(step.takesOff)))
   return [...pack.items, ...pack.modules.flatMap(module => module.items)].filter(item => used.has(item.id))
 }
@@ -158,6 +229,11 @@ function usedParts(pack: Pack, operations: Operation[]): Part[] {
 
 function usedGroups(pack: Pack, operations: Operation[]): FastenerGroup[] {
   const off = new Set(operations.flatMap(operation => Object.keys(operation.takesOff)))
-  const used = new Set([...operations.flatMap(groupsSetBy), ...pack.modules.flatMap(module => module.items.flatMap(item => item.group !== undefined && off.has(item.id) ? item.group : []))])
+  const used = new Set([
+    ...operations.flatMap(groupsSetBy),
+    ...pack.modules.flatMap(module =>
+      module.items.flatMap(item => (item.group !== undefined && off.has(item.id) ? item.group : [])),
+    ),
+  ])
   return pack.modules.flatMap(module => module.groups).filter(group => used.has(group.id))
 }

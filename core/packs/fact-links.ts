@@ -11,21 +11,29 @@ const rank = (operation: Operation) => phases.indexOf(operation.phase)
 export function factLinks(fact: Fact, operations: Operation[]): Link[] {
   const givers = operations.filter(operation => operation.gives.includes(fact.id))
   const enders = operations.filter(operation => operation.ends.includes(fact.id))
-  const link = (before: Operation, after: Operation): Link => ({ before: before.id, after: after.id, kind: fact.kind, because: fact.because, waitMinutes: 0 })
-
-  const needed = operations.filter(operation => operation.needs.includes(fact.id)).flatMap((operation) => {
-    if (!fact.initially) {
-      return [
-        ...givers.filter(giver => giver !== operation).map(giver => link(giver, operation)),
-        ...enders.filter(ender => ender !== operation).map(ender => link(operation, ender)),
-      ]
-    }
-    return enders.flatMap((ender) => {
-      if (ender === operation) return []
-      if (rank(operation) <= rank(ender)) return [link(operation, ender)]
-      return givers.filter(giver => giver !== operation).map(giver => link(giver, operation))
-    })
+  const link = (before: Operation, after: Operation): Link => ({
+    before: before.id,
+    after: after.id,
+    kind: fact.kind,
+    because: fact.because,
+    waitMinutes: 0,
   })
+
+  const needed = operations
+    .filter(operation => operation.needs.includes(fact.id))
+    .flatMap(operation => {
+      if (!fact.initially) {
+        return [
+          ...givers.filter(giver => giver !== operation).map(giver => link(giver, operation)),
+          ...enders.filter(ender => ender !== operation).map(ender => link(operation, ender)),
+        ]
+      }
+      return enders.flatMap(ender => {
+        if (ender === operation) return []
+        if (rank(operation) <= rank(ender)) return [link(operation, ender)]
+        return givers.filter(giver => giver !== operation).map(giver => link(giver, operation))
+      })
+    })
   return [...needed, ...heightLinks(fact, givers, enders, operations)]
 }
 
@@ -33,10 +41,18 @@ export function factLinks(fact: Fact, operations: Operation[]): Link[] {
 function heightLinks(fact: Fact, givers: Operation[], enders: Operation[], operations: Operation[]): Link[] {
   if (!fact.carStays) return []
   const because = `The car cannot change its height while this holds: ${fact.name}.`
-  const link = (before: Operation, after: Operation): Link => ({ before: before.id, after: after.id, kind: 'safety', because, waitMinutes: 0 })
+  const link = (before: Operation, after: Operation): Link => ({
+    before: before.id,
+    after: after.id,
+    kind: 'safety',
+    because,
+    waitMinutes: 0,
+  })
   return operations
     .filter(operation => operation.car !== 'either' && operation.car !== fact.carStays)
-    .flatMap(operation => rank(operation) <= phases.indexOf('strip')
-      ? givers.map(giver => link(operation, giver))
-      : enders.map(ender => link(ender, operation)))
+    .flatMap(operation =>
+      rank(operation) <= phases.indexOf('strip')
+        ? givers.map(giver => link(operation, giver))
+        : enders.map(ender => link(ender, operation)),
+    )
 }

@@ -3,7 +3,7 @@
  * Tarjan 1972, strongly connected components; from memory.
  * @returns step id → number of its group; steps that stand in no cycle are left out
  */
-export function knots(links: { before: string, after: string }[]): Map<string, number> {
+export function knots(links: { before: string; after: string }[]): Map<string, number> {
   const following = new Map<string, string[]>()
   for (const { before, after } of links) {
     const list = following.get(before)
@@ -26,8 +26,7 @@ export function knots(links: { before: string, after: string }[]): Map<string, n
       if (!index.has(next)) {
         visit(next)
         low.set(id, Math.min(low.get(id)!, low.get(next)!))
-      }
-      else if (onStack.has(next)) low.set(id, Math.min(low.get(id)!, index.get(next)!))
+      } else if (onStack.has(next)) low.set(id, Math.min(low.get(id)!, index.get(next)!))
     }
     if (low.get(id) !== index.get(id)) return
     const group = stack.splice(stack.indexOf(id))

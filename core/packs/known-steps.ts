@@ -26,12 +26,23 @@ export class KnownSteps {
   wantContent({ ladders, closing, bench }: SharedContent): void {
     for (const ladder of ladders) this.want(`ladders[${ladder.id}].steps`, ...ladder.steps)
     for (const check of closing) this.want(`closing[${check.id}].steps`, ...check.steps)
-    for (const sheet of bench.sheets) this.want(`sheets[${sheet.id}]`, ...sheet.steps, ...sheet.fields.flatMap(field => [...field.steps ?? [], field.reading?.step]))
+    for (const sheet of bench.sheets)
+      this.want(
+        `sheets[${sheet.id}]`,
+        ...sheet.steps,
+        ...sheet.fields.flatMap(field => [...(field.steps ?? []), field.reading?.step]),
+      )
     for (const entry of bench.orientations) this.want(`orientations[${entry.id}]`, ...entry.off, ...entry.back)
     for (const entry of bench.oldParts) this.want(`oldParts[${entry.id}]`, ...entry.off, ...entry.until)
-    for (const entry of bench.reachable) this.want(`reachable[${entry.id}]`, ...entry.reachedBy, ...entry.option?.steps ?? [])
+    for (const entry of bench.reachable)
+      this.want(`reachable[${entry.id}]`, ...entry.reachedBy, ...(entry.option?.steps ?? []))
     if (!bench.mating) return
     const { step, checks, causes } = bench.mating
-    this.want('mating', step, ...checks.flatMap(check => [check.done, check.reading?.step]), ...causes.flatMap(cause => cause.signs.flatMap(sign => [sign.notDone, sign.reading?.step])))
+    this.want(
+      'mating',
+      step,
+      ...checks.flatMap(check => [check.done, check.reading?.step]),
+      ...causes.flatMap(cause => cause.signs.flatMap(sign => [sign.notDone, sign.reading?.step])),
+    )
   }
 }

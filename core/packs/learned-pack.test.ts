@@ -5,13 +5,25 @@ import { expandPack } from './expand-pack'
 import { packMinutes, withLearnedMinutes } from './learned-pack'
 
 const pack = smallPack({
-  items: [{ id: 'cover', name: 'Cover', state: 'off' }, { id: 'box', name: 'Box', state: 'off' }],
+  items: [
+    { id: 'cover', name: 'Cover', state: 'off' },
+    { id: 'box', name: 'Box', state: 'off' },
+  ],
   operations: [
-    operation('cover-off', { minutes: [2, 4, 8], takesOff: { cover: 1 }, refit: { kind: 'mirror', override: { title: 'Cover on' } } }),
-    operation('box-out', { minutes: [10, 20, 40], takesOff: { box: 1 }, refit: { kind: 'mirror', override: { title: 'Box in', minutes: [15, 30, 60] } } }),
+    operation('cover-off', {
+      minutes: [2, 4, 8],
+      takesOff: { cover: 1 },
+      refit: { kind: 'mirror', override: { title: 'Cover on' } },
+    }),
+    operation('box-out', {
+      minutes: [10, 20, 40],
+      takesOff: { box: 1 },
+      refit: { kind: 'mirror', override: { title: 'Box in', minutes: [15, 30, 60] } },
+    }),
   ],
 })
-const seen = (id: string, minutes: number) => [id, learnMinutes(packMinutes(pack).get(id)!, [{ minutes }, { minutes }])] as const
+const seen = (id: string, minutes: number) =>
+  [id, learnMinutes(packMinutes(pack).get(id)!, [{ minutes }, { minutes }])] as const
 const of = (own: typeof pack, id: string) => expandPack(own).operations.find(entry => entry.id === id)!
 
 describe('withLearnedMinutes', () => {

@@ -20,9 +20,16 @@ export interface NarrowTo {
 
 /** As much of the shared content as a layout or a job has a use for; steps that it lacks are no longer named. */
 export function narrow(content: SharedContent, { has, steps, keep, named = new Set() }: NarrowTo): SharedContent {
-  const ladders = content.ladders.map(ladder => ({ ...ladder, steps: ladder.steps.filter(has) }))
+  const ladders = content.ladders
+    .map(ladder => ({ ...ladder, steps: ladder.steps.filter(has) }))
     .filter(ladder => ladder.everywhere || named.has(ladder.id) || ladder.when.length + ladder.steps.length > 0)
-  const used = (kind: 'tools' | 'cautions') => new Set(steps.flatMap(step => [...step[kind], ...step.refit?.kind === 'mirror' ? step.refit.override[kind] ?? [] : []]))
+  const used = (kind: 'tools' | 'cautions') =>
+    new Set(
+      steps.flatMap(step => [
+        ...step[kind],
+        ...(step.refit?.kind === 'mirror' ? (step.refit.override[kind] ?? []) : []),
+      ]),
+    )
   const tools = new Set([...used('tools'), ...ladders.flatMap(ladder => ladder.rungs.flatMap(rung => rung.tools))])
   const cautions = new Set([...used('cautions'), ...ladders.flatMap(ladder => ladder.cautions)])
   return {
@@ -50,8 +57,11 @@ export function narrowBoard(group: FastenerGroup, has: (stepId: string) => boole
   return {
     ...group,
     board: {
-      ...board, ...(clearFor !== undefined && has(clearFor) ? { clearFor } : {}),
-      places: places.map(({ offWith, ...place }) => offWith !== undefined && has(offWith) ? { ...place, offWith } : place),
+      ...board,
+      ...(clearFor !== undefined && has(clearFor) ? { clearFor } : {}),
+      places: places.map(({ offWith, ...place }) =>
+        offWith !== undefined && has(offWith) ? { ...place, offWith } : place,
+      ),
     },
   }
 }

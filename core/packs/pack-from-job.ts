@@ -1,3 +1,5 @@
+import { addedModule } from './added-work'
+import type { AddedStep } from './added-work'
 import { knownAnswers } from './known-answers'
 import type { Known } from './known-answers'
 import { narrow, narrowBoard } from './narrow'
@@ -5,7 +7,7 @@ import { stepIds } from './resolve-module'
 import { settler } from './settle-choices'
 import type { BenchData } from '../pack/sheets'
 import type { Link, LinkSource, OperationSource } from '../pack/operations'
-import type { Pack } from '../pack/pack'
+import type { Pack, PackModule } from '../pack/pack'
 import type { LedgerItem } from '../pack/things'
 
 export interface JobOrder {
@@ -15,6 +17,10 @@ export interface JobOrder {
   order: string[]
   /** What the reason of every link says. */
   because: string
+  /** Steps that this car needed besides. */
+  added?: AddedStep[]
+  /** Ids of the steps that it had no use for. */
+  leftOut?: string[]
 }
 
 /**
@@ -22,28 +28,81 @@ export interface JobOrder {
  * of the pack gives already. A choice that says how many hands there are stays a choice.
  * @param links of the job's procedure, which the order respects
  */
-export function packFromJob(pack: Pack, { options, order, because }: JobOrder, links: Link[], id: string, title: string): Pack {
-  const kept = pack.options.filter(option => option.choices.some(choice => choice.hands === 2)).map(option => ({ ...option, default: options[option.id] ?? option.default }))
-  const settled = Object.fromEntries(Object.entries(options).filter(([option]) => !kept.some(entry => entry.id === option)))
+export function packFromJob(
+  pack: Pack,
+  { options, order, because, added = [], leftOut = [] }: JobOrder,
+  links: Link[],
+  id: string,
+  title: string,
+): Pack {
+  const kept = pack.options
+    .filter(option => option.choices.some(choice => choice.hands === 2))
+    .map(option => ({ ...option, default: options[option.id] ?? option.default }))
+  const settled = Object.fromEntries(
+    Object.entries(options).filter(([option]) => !kept.some(entry => entry.id === option)),
+  )
   const settle = settler(kept, settled)
-  const worked = pack.modules.map(module => ({ ...module, operations: module.operations.flatMap(settle), links: module.links.flatMap(settle) })).filter(module => module.operations.length > 0)
+  const out = new Set(leftOut)
+  const worked = [
+    ...pack.modules.map(module =>
+      without(out, { ...module, operations: module.operations.flatMap(settle), links: module.links.flatMap(settle) }),
+    ),
+    addedModule(
+      added,
+      pack.modules.flatMap(module =>
+        module.operations.filter(({ id, phase }) => phase === 'prove' && !out.has(id)).map(({ id }) => id),
+      ),
+    ),
+  ].filter(module => module.operations.length > 0)
   const here = new Set(worked.flatMap(stepIds))
   const has = (step: string) => here.has(step)
   const both = ({ before, after }: Pick<Link, 'before' | 'after'>) => has(before) && has(after)
-  const steps = [...worked.flatMap(module => module.operations), ...pack.positions as Pick<OperationSource, 'tools' | 'cautions'>[]]
+  const steps = [
+    ...worked.flatMap(module => module.operations),
+    ...(pack.positions as Pick<OperationSource, 'tools' | 'cautions'>[]),
+  ]
   const content = narrow(pack, { has, steps, keep: settle })
   const bench = withoutOptions(content.bench)
   const known: Known = {
-    options: kept, fixed: settled, ladders: new Set(content.ladders.map(ladder => ladder.id)), sheets: new Set(bench.sheets.map(sheet => sheet.id)),
-    parts: new Set([...worked.flatMap(module => module.parts.map(part => part.id)), ...bench.reachable.map(entry => entry.part)]),
+    options: kept,
+    fixed: settled,
+    ladders: new Set(content.ladders.map(ladder => ladder.id)),
+    sheets: new Set(bench.sheets.map(sheet => sheet.id)),
+    parts: new Set([
+      ...worked.flatMap(module => module.parts.map(part => part.id)),
+      ...bench.reachable.map(entry => entry.part),
+    ]),
   }
   const modules = worked.map(module => ({
-    ...module, operations: module.operations.map(operation => knownAnswers(operation, known)), items: module.items.map(item => withPart(item, known.parts)),
-    links: module.links.filter(both), groups: module.groups.map(group => narrowBoard(group, has)),
+    ...module,
+    operations: module.operations.map(operation => knownAnswers(operation, known)),
+    items: module.items.map(item => withPart(item, known.parts)),
+    links: module.links.filter(both),
+    groups: module.groups.map(group => narrowBoard(group, has)),
   }))
   return {
-    ...pack, ...content, bench, id, title, version: 1, options: kept, modules, links: [...pack.links.flatMap(settle).filter(both), ...habits(order.filter(has), links, because)],
-    positions: pack.positions.flatMap(settle), reach: pack.reach.flatMap(settle), items: pack.items.map(item => withPart(item, known.parts)),
+    ...pack,
+    ...content,
+    bench,
+    id,
+    title,
+    version: 1,
+    options: kept,
+    modules,
+    links: [...pack.links.flatMap(settle).filter(both), ...habits(order.filter(has), links, because)],
+    positions: pack.positions.flatMap(settle),
+    reach: pack.reach.flatMap(settle),
+    items: pack.items.map(item => withPart(item, known.parts)),
+  }
+}
+
+/** A module without the steps that this car had no use for; what they would have made true is true. */
+function without(out: ReadonlySet<string>, module: PackModule): PackModule {
+  const given = new Set(module.operations.filter(({ id }) => out.has(id)).flatMap(({ gives }) => gives))
+  return {
+    ...module,
+    operations: module.operations.filter(({ id }) => !out.has(id)),
+    facts: module.facts.map(fact => (given.has(fact.id) ? { ...fact, initially: true } : fact)),
   }
 }
 
@@ -58,7 +117,11 @@ function habits(order: string[], links: Link[], because: string): LinkSource[] {
 
 /** A bench that asks for no choice any more. */
 function withoutOptions(bench: BenchData): BenchData {
-  return { ...bench, sheets: bench.sheets.map(({ ways: _ways, ...sheet }) => sheet), reachable: bench.reachable.map(({ option: _option, ...part }) => part) }
+  return {
+    ...bench,
+    sheets: bench.sheets.map(({ ways: _ways, ...sheet }) => sheet),
+    reachable: bench.reachable.map(({ option: _option, ...part }) => part),
+  }
 }
 
 /** An item whose new part the layout has, or none. */

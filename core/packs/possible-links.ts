@@ -6,17 +6,26 @@ import type { Operation } from '../pack/operations'
 import type { Pack } from '../pack/pack'
 
 /** An operation of strip or refit with the choices under which it is there. */
-export interface PossibleOperation { operation: Operation, when: When }
+export interface PossibleOperation {
+  operation: Operation
+  when: When
+}
 /** A link with the choices under which it holds. */
-export interface PossibleLink { before: string, after: string, when: When }
+export interface PossibleLink {
+  before: string
+  after: string
+  when: When
+}
 
 /** Every operation that some choice brings about. */
 export function possibleOperations(pack: Pack): PossibleOperation[] {
-  return pack.modules.flatMap(module => module.operations.flatMap((source): PossibleOperation[] => {
-    const { when, refit: _refit, ...rest } = source
-    const refit = mirrorOperation(source, module.id)
-    return [{ operation: { ...rest, module: module.id }, when }, ...(refit ? [{ operation: refit, when }] : [])]
-  }))
+  return pack.modules.flatMap(module =>
+    module.operations.flatMap((source): PossibleOperation[] => {
+      const { when, refit: _refit, ...rest } = source
+      const refit = mirrorOperation(source, module.id)
+      return [{ operation: { ...rest, module: module.id }, when }, ...(refit ? [{ operation: refit, when }] : [])]
+    }),
+  )
 }
 
 /**
@@ -25,19 +34,37 @@ export function possibleOperations(pack: Pack): PossibleOperation[] {
  */
 export function possibleLinks(pack: Pack, operations: PossibleOperation[]): PossibleLink[] {
   const whenOf = new Map(operations.map(({ operation, when }) => [operation.id, when]))
-  const atHeights = operations.flatMap(({ operation }) => operation.car !== 'either' ? [operation] : [
-    operation, ...pack.reach.filter(reach => reach.place === operation.place).map(reach => ({ ...operation, car: reach.car })),
-  ])
+  const atHeights = operations.flatMap(({ operation }) =>
+    operation.car !== 'either'
+      ? [operation]
+      : [
+          operation,
+          ...pack.reach
+            .filter(reach => reach.place === operation.place)
+            .map(reach => ({ ...operation, car: reach.car })),
+        ],
+  )
   const written = [...pack.modules.flatMap(module => module.links), ...pack.links]
-  const undoing = pack.modules.flatMap(module => module.operations.flatMap(({ id, refit }) => refit.kind === 'by' ? [{ before: id, after: refit.operation, when: [] }] : []))
+  const undoing = pack.modules.flatMap(module =>
+    module.operations.flatMap(({ id, refit }) =>
+      refit.kind === 'by' ? [{ before: id, after: refit.operation, when: [] }] : [],
+    ),
+  )
   const links: PossibleLink[] = [
-    ...written.flatMap(link => link.mirror ? [link, { ...mirrorLink(link), when: link.when }] : [link]),
-    ...operations.flatMap(({ operation }) => operation.undoes ? [{ before: operation.undoes, after: operation.id, when: [] }] : []),
+    ...written.flatMap(link => (link.mirror ? [link, { ...mirrorLink(link), when: link.when }] : [link])),
+    ...operations.flatMap(({ operation }) =>
+      operation.undoes ? [{ before: operation.undoes, after: operation.id, when: [] }] : [],
+    ),
     ...undoing,
-    ...pack.modules.flatMap(module => module.facts).flatMap(fact => factLinks(fact, atHeights)).map(link => ({ ...link, when: [] })),
+    ...pack.modules
+      .flatMap(module => module.facts)
+      .flatMap(fact => factLinks(fact, atHeights))
+      .map(link => ({ ...link, when: [] })),
   ]
   return links.flatMap(({ before, after, when }) => {
     const [a, b] = [whenOf.get(before), whenOf.get(after)]
-    return a === undefined || b === undefined || before === after ? [] : [{ before, after, when: both(when, both(a, b)) }]
+    return a === undefined || b === undefined || before === after
+      ? []
+      : [{ before, after, when: both(when, both(a, b)) }]
   })
 }

@@ -10,7 +10,11 @@ export type Settle = <T extends { when: When }>(thing: T) => T[]
  * is no longer asked. Choices that only other layouts offer are left out; what nobody offers stays, to be found as a fault.
  * @param elsewhere choices that others offer, as `option=choice`
  */
-export function settler(options: PackOption[], fixed: Record<string, string>, elsewhere: Set<string> = new Set()): Settle {
+export function settler(
+  options: PackOption[],
+  fixed: Record<string, string>,
+  elsewhere: Set<string> = new Set(),
+): Settle {
   return <T extends { when: When }>(thing: T): T[] => {
     if (thing.when.length === 0) return [thing]
     const when = thing.when.flatMap((entry): When => {
@@ -21,7 +25,11 @@ export function settler(options: PackOption[], fixed: Record<string, string>, el
           if (!choices.includes(fixed[id]!)) return []
           continue
         }
-        left[id] = option ? choices.filter(choice => option.choices.some(each => each.id === choice) || !elsewhere.has(`${id}=${choice}`)) : choices
+        left[id] = option
+          ? choices.filter(
+              choice => option.choices.some(each => each.id === choice) || !elsewhere.has(`${id}=${choice}`),
+            )
+          : choices
         if (left[id].length === 0) return []
       }
       return [left]
@@ -35,6 +43,8 @@ export function settler(options: PackOption[], fixed: Record<string, string>, el
 export function choicesElsewhere(shelf: Pick<Shelf, 'options' | 'modules'>): Set<string> {
   return new Set([
     ...shelf.options.flatMap(option => option.choices.map(choice => `${option.id}=${choice.id}`)),
-    ...[...shelf.modules.values()].flatMap(module => Object.entries(module.assumes).map(([option, choice]) => `${option}=${choice}`)),
+    ...[...shelf.modules.values()].flatMap(module =>
+      Object.entries(module.assumes).map(([option, choice]) => `${option}=${choice}`),
+    ),
   ])
 }

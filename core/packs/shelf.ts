@@ -16,10 +16,16 @@ export interface Adjustments {
 }
 
 /** A module as written: whole, or made from another with changes and additions. */
-export interface ModuleSource extends PackModule { from?: string, adjust: Adjustments }
+export interface ModuleSource extends PackModule {
+  from?: string
+  adjust: Adjustments
+}
 
 /** A layout as written, before its modules are put in. */
-export interface LayoutSource extends Omit<Pack, keyof SharedContent | 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'toolWords' | 'drawing'> {
+export interface LayoutSource extends Omit<
+  Pack,
+  keyof SharedContent | 'modules' | 'options' | 'positions' | 'reach' | 'items' | 'toolWords' | 'drawing'
+> {
   /** The drawing of its family, by id. */
   drawing?: string
   /** What is usual on this layout: sheet → field → the rule of thumb taken where nothing is entered. */
@@ -28,7 +34,7 @@ export interface LayoutSource extends Omit<Pack, keyof SharedContent | 'modules'
   fixed: Record<string, string>
   /** Where it stands among the layouts, the lowest first. */
   rank: number
-  modules: { id: string, when: When }[]
+  modules: { id: string; when: When }[]
   options: (string | PackOption)[]
 }
 
@@ -46,7 +52,10 @@ export interface Shelf extends SharedContent {
 /** A layout that names something the shelf does not hold. */
 export class AssemblyError extends Error {
   override name = 'AssemblyError'
-  constructor(readonly path: string, readonly reason: string) {
+  constructor(
+    readonly path: string,
+    readonly reason: string,
+  ) {
     super(`${path}: ${reason}`)
   }
 }

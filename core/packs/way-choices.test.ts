@@ -5,8 +5,14 @@ import { wayChoices } from './way-choices'
 it('says what has to be chosen for a way of bleeding', () => {
   const pack = smallPack({
     operations: [
-      operation('rest', { activity: { kind: 'bleed', way: 'rest' }, when: [{ slave: ['opened', 'inside'], bleed: ['rest'] }] }),
-      operation('cup', { activity: { kind: 'bleed', way: 'cup' }, when: [{ slave: ['opened', 'inside'], bleed: ['cup'] }] }),
+      operation('rest', {
+        activity: { kind: 'bleed', way: 'rest' },
+        when: [{ slave: ['opened', 'inside'], bleed: ['rest'] }],
+      }),
+      operation('cup', {
+        activity: { kind: 'bleed', way: 'cup' },
+        when: [{ slave: ['opened', 'inside'], bleed: ['cup'] }],
+      }),
       operation('any', { activity: { kind: 'bleed', way: 'any' } }),
     ],
   })

@@ -8,15 +8,17 @@ export function withGuides(bench: BenchData, guides: Record<string, Record<strin
     if (!sheet) throw new AssemblyError(`guides.${sheetId}`, `this layout has no sheet "${sheetId}"`)
     for (const [id, guide] of Object.entries(fields)) {
       const field = sheet.fields.find(entry => entry.id === id)
-      if (field?.kind !== 'number') throw new AssemblyError(`guides.${sheetId}.${id}`, `the sheet asks for no number "${id}"`)
-      if (guide < field.low || guide > field.high) throw new AssemblyError(`guides.${sheetId}.${id}`, `lies between ${field.low} and ${field.high}`)
+      if (field?.kind !== 'number')
+        throw new AssemblyError(`guides.${sheetId}.${id}`, `the sheet asks for no number "${id}"`)
+      if (guide < field.low || guide > field.high)
+        throw new AssemblyError(`guides.${sheetId}.${id}`, `lies between ${field.low} and ${field.high}`)
     }
   }
   return {
     ...bench,
     sheets: bench.sheets.map(sheet => ({
       ...sheet,
-      fields: sheet.fields.map((field) => {
+      fields: sheet.fields.map(field => {
         const guide = guides[sheet.id]?.[field.id]
         return field.kind === 'number' && guide !== undefined ? { ...field, guide } : field
       }),

@@ -502,4 +502,38 @@ describe('looking jobs up', () => {
     expect((await call('GET', '/api/history?vehicle=none')).status).toBe(400)
     expect((await call('GET', '/api/history?before=soon')).status).toBe(400)
   })
+  it('offers on a car what was found in the way on another of its model, and forgets what was undone', async () => {
+    const [from] = demoVehicles
+    const twin = { ...from!, id: crypto.randomUUID(), model: 'Pellibo estate', name: 'The first estate' }
+    const other = { ...twin, id: crypto.randomUUID(), name: 'The other estate' }
+    for (const car of [twin, other]) await call('POST', '/api/vehicles', car)
+    const jobId = await worked('undertray-off', { vehicleId: twin.id })
+    const added = incoming('step-added', {
+      stepId: 'own-1',
+      title: 'Take the bracket off',
+      phase: 'strip',
+      place: 'top',
+      car: 'either',
+      minutes: 9,
+      tools: [],
+      cautions: [],
+      takesOff: [
+        { id: 'own-1-thing', name: 'bracket', count: 2, state: 'off', isFastener: false },
+        { id: 'own-1-bolts', name: 'bolts of the bracket', count: 3, state: 'off', isFastener: true },
+      ],
+      after: [],
+      before: [],
+      refit: { title: 'Put the bracket back', minutes: 9 },
+      at: new Date().toISOString(),
+      utcOffsetMinutes: 0,
+    })
+    expect((await call('POST', `/api/jobs/${jobId}/events`, { events: [added] })).status).toBe(200)
+    const found = async () => ((await call('GET', `/api/vehicles/${other.id}`)).json() as { found: unknown[] }).found
+    expect(await found()).toEqual([
+      { name: 'bracket', state: 'off', count: 2, bolts: 3, minutes: 9, goesBack: true, jobs: 1 },
+    ])
+    const undo = incoming('undone', { eventId: added.id })
+    expect((await call('POST', `/api/jobs/${jobId}/events`, { events: [undo] })).status).toBe(200)
+    expect(await found()).toEqual([])
+  })
 })

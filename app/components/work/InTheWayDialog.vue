@@ -2,7 +2,9 @@
 import { unforeseen } from '../../../contracts/events/unforeseen'
 import type { StepView } from '../../../core/job'
 import type { CautionSign } from '../../../core/packs'
+import type { FoundBefore, VehicleHistory } from '../../../contracts/answers'
 import { nowIso } from '../../device/clock'
+import { fetchKept } from '../../device/fetch-kept'
 import { newId } from '../../log/ids'
 import { minutesText } from '../../words/durations'
 import { foundThings, foundTitles } from '../../words/found-things'
@@ -28,6 +30,20 @@ const back = ref<'yes' | 'no'>('yes')
 const numbers = useNumbers()
 const { problems, check } = useChecked(unforeseen['step-added'])
 
+/** What was found on this model before, and is not in this plan yet. */
+const before = shallowRef<FoundBefore[]>([])
+const offered = computed(() => {
+  const there = new Set(store.state.added.flatMap(({ takesOff }) => takesOff.map(({ name }) => name.toLowerCase())))
+  return before.value.filter(({ name }) => !there.has(name.toLowerCase())).slice(0, 6)
+})
+function take(found: FoundBefore) {
+  kind.value = foundThings.find(({ id, state }) => state === found.state && id !== 'other')?.id ?? 'other'
+  name.value = found.name
+  count.value = String(found.count)
+  bolts.value = String(found.bolts)
+  minutes.value = String(found.minutes)
+  back.value = found.goesBack ? 'yes' : 'no'
+}
 function begin(id: Kind) {
   kind.value = id
   name.value = thing.value.name
@@ -43,6 +59,12 @@ watch(
     waits.value = 'this'
     back.value = 'yes'
     problems.value = {}
+    // It goes on without.
+    fetchKept<VehicleHistory>(`/api/vehicles/${store.state.vehicle!.id}`)
+      .then(({ found }) => {
+        before.value = found
+      })
+      .catch(() => {})
   },
   { immediate: true },
 )
@@ -132,6 +154,14 @@ async function submit() {
     @close="emit('close')"
   >
     <form class="grid gap-4" novalidate @submit.prevent="submit">
+      <section v-if="offered.length" aria-label="On this model before">
+        <p class="label">On this model before</p>
+        <div class="mt-2 flex flex-wrap gap-2">
+          <button v-for="found in offered" :key="found.name" type="button" class="button" @click="take(found)">
+            {{ found.name }} <span class="figure text-sm text-quiet">{{ minutesText(found.minutes) }}</span>
+          </button>
+        </div>
+      </section>
       <ChoiceRow
         :model-value="kind"
         label="What is it"

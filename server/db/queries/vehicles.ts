@@ -1,5 +1,7 @@
 import { and, asc, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm'
 import type { NewVehicle } from '../../../contracts/jobs'
+import { effectiveEvents } from '../../../core/job'
+import type { AddedStep, JobEvent } from '../../../core/job'
 import type { FastenerFacts, Figure } from '../../../core/fasteners'
 import type { BookFigure } from '../../projections/vehicle'
 import type { Executor } from '../client'
@@ -7,6 +9,8 @@ import { job, jobEvent, vehicle, vehicleFastener, vehicleFigure } from '../schem
 
 /** Cars alike are many; of their figures so many are shown. */
 const MOST_ALIKE = 60
+/** Of what was added on cars of a model so much is read. */
+const MOST_ADDED = 2000
 
 export interface AlikeFigure {
   vehicleId: string
@@ -111,6 +115,27 @@ export function vehicleQueries(db: Executor, garageId: string) {
         year,
         figure: enteredFigure(row),
       }))
+    },
+    /** Steps that were added on jobs of a make and model and still count, the newest job first. */
+    async addedOnModel({ make, model }: { make: string; model: string }) {
+      const rows = await db
+        .select({ jobId: jobEvent.jobId, id: jobEvent.id, type: jobEvent.type, payload: jobEvent.payload })
+        .from(jobEvent)
+        .innerJoin(job, eq(job.id, jobEvent.jobId))
+        .innerJoin(vehicle, eq(vehicle.id, job.vehicleId))
+        .where(
+          and(
+            eq(job.garageId, garageId),
+            eq(vehicle.make, make),
+            eq(vehicle.model, model),
+            inArray(jobEvent.type, ['step-added', 'undone']),
+          ),
+        )
+        .orderBy(desc(job.createdAt), asc(jobEvent.seq))
+        .limit(MOST_ADDED)
+      return effectiveEvents(rows as unknown as JobEvent[])
+        .filter((event): event is JobEvent<'step-added'> => event.type === 'step-added')
+        .map(({ jobId, payload }) => ({ jobId, step: payload as AddedStep }))
     },
     /** What the car's fasteners are, by the newest job that says so. */
     async fasteners(vehicleId: string): Promise<{ group: string; fastener: FastenerFacts }[]> {

@@ -1,48 +1,17 @@
-import type { ItemState, Phase, Place, CarPosition } from '../../../pack/kinds'
+import type { Phase } from '../../../pack/kinds'
 import type { Link, Operation } from '../../../pack/operations'
 import type { Procedure } from '../../../pack/pack'
-import type { LedgerItem } from '../../../pack/things'
+import { addedSource, addedThings } from '../../../packs/added-work'
+import type { AddedStep } from '../../../packs/added-work'
 import { mirrorOperation, refitId } from '../../../packs/mirror'
+
+export { spread } from '../../../packs/added-work'
+export type { AddedStep, AddedThing } from '../../../packs/added-work'
 
 /** The module of steps that no layout holds. */
 export const UNFORESEEN = 'unforeseen'
 
-/** A thing that only this car has: how many of it come off, apart or loose. */
-export interface AddedThing {
-  id: string
-  name: string
-  count: number
-  state: ItemState
-  /** They hold something else: each gets its place on a board of their own. */
-  isFastener: boolean
-}
-
-/** A step that the layout does not hold, as a mechanic tells of it. */
-export interface AddedStep {
-  stepId: string
-  title: string
-  phase: Phase
-  place: Place
-  car: CarPosition | 'either'
-  /** Minutes that it likely takes. */
-  minutes: number
-  /** Tools of the job, by id. */
-  tools: string[]
-  /** Cautions of the job, by id. */
-  cautions: string[]
-  takesOff: AddedThing[]
-  /** Steps that come before it. */
-  after: string[]
-  /** Steps that wait for it: it is in their way. */
-  before: string[]
-  /** How it is undone; `null` where nothing goes back. */
-  refit: { title: string; minutes: number } | null
-}
-
-// Nobody has timed it: what is likely, a fifth less, half as much again. Common practice, no source.
-const [QUICK, SLOW] = [0.8, 1.5]
 const IN_THE_WAY = 'It is in the way of that on this car.'
-export const spread = (minutes: number): Operation['minutes'] => [minutes * QUICK, minutes, minutes * SLOW]
 
 /** The ids of the steps that an added one brings with it. */
 export const stepsOfAdded = ({ stepId, refit }: AddedStep): string[] => (refit ? [stepId, refitId(stepId)] : [stepId])
@@ -52,57 +21,18 @@ export const stepsOfAdded = ({ stepId, refit }: AddedStep): string[] => (refit ?
  * What it is tied to and this procedure does not hold is passed over.
  */
 export function withAddedStep(procedure: Procedure, added: AddedStep): Procedure {
-  const strip: Operation = {
-    id: added.stepId,
-    module: UNFORESEEN,
-    title: added.title,
-    phase: added.phase,
-    place: added.place,
-    car: added.car,
-    minutes: spread(added.minutes),
-    hands: 1,
-    tools: added.tools,
-    needs: [],
-    gives: [],
-    ends: [],
-    takesOff: Object.fromEntries(added.takesOff.map(({ id, count }) => [id, count])),
-    putsBack: {},
-    readings: [],
-    cautions: added.cautions,
-    parts: {},
-  }
-  const refit = refitOf(strip, added)
+  const { when: _when, refit: _refit, ...source } = addedSource(added)
+  const strip: Operation = { ...source, module: UNFORESEEN }
+  const refit = mirrorOperation(addedSource(added), UNFORESEEN)
   const operations = [...procedure.operations, strip, ...(refit ? [refit] : [])]
-  const groups = added.takesOff
-    .filter(({ isFastener }) => isFastener)
-    .map(({ id, name, count }) => ({ id, name, count, part: 'vehicle' as const }))
+  const { items, groups } = addedThings(added)
   return {
     ...procedure,
     operations,
-    items: [...procedure.items, ...added.takesOff.map(itemOf)],
+    items: [...procedure.items, ...items],
     groups: [...procedure.groups, ...groups],
     links: [...procedure.links, ...linksOf(procedure, added, refit)],
   }
-}
-
-const itemOf = ({ id, name, state, isFastener }: AddedThing): LedgerItem => ({
-  id,
-  name,
-  state,
-  ...(isFastener ? { group: id } : {}),
-})
-
-function refitOf(strip: Operation, { refit, takesOff }: AddedStep): Operation | null {
-  if (!refit) return null
-  const figures = takesOff.filter(({ isFastener }) => isFastener).map(({ id }) => id)
-  const override = {
-    title: refit.title,
-    minutes: spread(refit.minutes),
-    // What is added while it is filled or proved is put back then as well.
-    ...(isTakenApart(strip.phase) ? {} : { phase: strip.phase }),
-    ...(figures.length > 0 ? { figure: figures[0]!, moreFigures: figures.slice(1) } : {}),
-  }
-  return mirrorOperation({ ...strip, when: [], refit: { kind: 'mirror', override } }, UNFORESEEN)
 }
 
 const isTakenApart = (phase: Phase) => ['test', 'make-safe', 'strip', 'bench'].includes(phase)

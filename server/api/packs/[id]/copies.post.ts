@@ -1,7 +1,7 @@
 import { packCopy } from '../../../../contracts/jobs'
 import { copyPack } from '../../../garage-packs'
 
-export default defineRoute(async (event) => {
+export default defineRoute(async event => {
   const { personId } = await readChecked(event, packCopy)
   const copy = await copyPack(useStore(sessionGarage()), useShelf(), getRouterParam(event, 'id')!, personId)
   setResponseStatus(event, 201)
