@@ -22,8 +22,12 @@ const desk = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 
 const shots = {
-  yard: { size: desk, path: '/' },
-  'yard-week': { size: desk, path: '/week', act: askCar },
+  yard: {
+    below: [
+      { size: desk, path: '/' },
+      { size: desk, path: '/week', act: askCar },
+    ],
+  },
   'take-in': { size: { width: 1280, height: 1500 }, path: '/jobs/new', act: takeIn },
   'plan-front-drive': { size: desk, path: `/jobs/${idOf(105)}/plan` },
   library: {
@@ -116,7 +120,14 @@ const shots = {
   },
 }
 
-// Last, since it leaves acts set aside.
+// These two last, since they leave acts behind.
+shots.unforeseen = {
+  beside: [
+    { size: phone, path: `/jobs/${idOf(105)}/work`, act: addStep },
+    { size: phone, path: `/jobs/${idOf(105)}/car/apart`, act: tellWhatIsOff },
+    { size: desk, path: `/jobs/${idOf(103)}/plan`, act: sendAway },
+  ],
+}
 shots.signal = {
   beside: [
     { size: desk, path: `/jobs/${idOf(105)}/work`, act: workWithoutSignal },
@@ -124,6 +135,43 @@ shots.signal = {
     { size: desk, path: `/jobs/${idOf(105)}/work`, act: meetAnother },
     { size: phone, path: `/jobs/${idOf(105)}/aside` },
   ],
+}
+
+/** A connector that no layout knows of is in the way: two of them, in the plan at once. */
+async function addStep(page) {
+  await page.getByRole('button', { name: 'In the way' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('radio', { name: 'A connector' }).click()
+  await dialog.getByLabel('How many').fill('2')
+  await dialog.getByRole('button', { name: 'Put it in the plan' }).click()
+  await page.getByText(/In the plan/).waitFor()
+}
+
+/** A car that came apart: the box was out, and some of it is not here. */
+async function tellWhatIsOff(page) {
+  await page.getByLabel('Find a thing').fill('fork')
+  await page.getByRole('checkbox', { name: /fork/ }).first().check()
+  await page.getByRole('button', { name: /steps done by others/ }).click()
+  await page.getByRole('heading', { name: /nobody has seen/ }).waitFor()
+  for (const [index, answer] of ['Here', 'Here', 'Missing'].entries())
+    await page
+      .getByRole('region', { name: 'What is here' })
+      .getByRole('radiogroup')
+      .nth(index)
+      .getByText(answer)
+      .click()
+}
+
+/** A thread went in the flywheel: off it comes, to the machine shop it goes, and the plan waits for it. */
+async function sendAway(page) {
+  await page.getByTestId('row-disc-set').click()
+  await page.getByRole('button', { name: 'Do it anew' }).click()
+  await page.getByLabel('Why').fill('The friction face is crooked')
+  await page.getByRole('radio', { name: 'Somebody elsewhere' }).click()
+  await page.getByLabel('Back, if known').fill('2026-03-04T09:00')
+  await page.getByRole('button', { name: 'Put it in the plan' }).click()
+  await page.getByText(/In the plan/).waitFor()
+  await page.keyboard.press('Escape')
 }
 
 /** Some work, and something that the server alone can do, while nobody answers. */

@@ -14,8 +14,12 @@ export const troubles = {
       text: words(1000),
       waitsFor: words(200).nullable(),
       until: instant.nullable(),
+      group: id.optional(),
+      itemId: id.optional(),
     })
-    .describe('Something is wrong; what the job waits for because of it, and until when, where that is known.'),
+    .describe(
+      'Something is wrong, with a step, a group of bolts or a thing; what the job waits for because of it, and until when, where that is known.',
+    ),
   'trouble-cleared': z.strictObject({ troubleId: uuid, how: words(1000) }).describe('It is right again, and how.'),
   'ladder-opened': z
     .strictObject({

@@ -30,6 +30,6 @@ const title = computed(() =>
         <FigureRules />
       </div>
     </template>
-    <TroubleDialog :open="trouble" :step-id="stepId" @close="trouble = false" />
+    <TroubleDialog :open="trouble" :step-id="stepId" :group="group.id" @close="trouble = false" />
   </SheetWithMargin>
 </template>

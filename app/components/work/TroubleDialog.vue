@@ -5,7 +5,7 @@ import { newId } from '../../log/ids'
 import type { LadderAbout } from './WhichOne.vue'
 
 /** What will not go: a ladder to climb, or words of one's own with what the job waits for. */
-const props = defineProps<{ open: boolean; stepId: string | null }>()
+const props = defineProps<{ open: boolean; stepId: string | null; group?: string }>()
 const emit = defineEmits<{ close: [] }>()
 const { store, state } = useJob()
 const t = useTerms()
@@ -38,7 +38,28 @@ const text = ref('')
 const waits = ref<'no' | 'yes'>('no')
 const waitsFor = ref('')
 const until = ref('')
-const ready = computed(() => text.value.trim() && (waits.value === 'no' || waitsFor.value.trim()))
+/** Where it belongs to no step, it belongs to a group of bolts or a thing. */
+const about = ref('')
+const abouts = computed(() =>
+  props.stepId !== null || props.group !== undefined
+    ? []
+    : [
+        ...state.value.procedure!.groups.map(({ id, name }) => ({ id: `group:${id}`, name: t(name) })),
+        ...state.value.procedure!.items.map(({ id, name }) => ({ id: `item:${id}`, name: t(name) })),
+      ].sort((a, b) => a.name.localeCompare(b.name)),
+)
+function belonging() {
+  if (props.stepId !== null) return {}
+  if (props.group !== undefined) return { group: props.group }
+  const [kind, id] = [about.value.slice(0, about.value.indexOf(':')), about.value.slice(about.value.indexOf(':') + 1)]
+  return kind === 'group' ? { group: id } : { itemId: id }
+}
+const ready = computed(
+  () =>
+    text.value.trim() &&
+    (waits.value === 'no' || waitsFor.value.trim()) &&
+    (abouts.value.length === 0 || about.value !== ''),
+)
 
 function submit() {
   if (!ready.value) return
@@ -47,6 +68,7 @@ function submit() {
     troubleId: newId(),
     stepId: props.stepId,
     text: text.value.trim(),
+    ...belonging(),
     waitsFor: waiting ? waitsFor.value.trim() : null,
     until: waiting && until.value ? new Date(until.value).toISOString() : null,
   })
@@ -95,6 +117,12 @@ function submit() {
           placeholder="Bolt seized, part wrong, will not come off"
         />
       </Field>
+      <Field v-if="abouts.length" v-slot="{ control }" id="trouble-about" label="What is it about"
+        ><select v-bind="control" v-model="about" class="mt-1">
+          <option value="" disabled>Choose a thing or its bolts</option>
+          <option v-for="entry in abouts" :key="entry.id" :value="entry.id">{{ entry.name }}</option>
+        </select></Field
+      >
       <ChoiceRow
         v-model="waits"
         label="Does the job wait for something"

@@ -1,5 +1,7 @@
+import { byId } from '../../../base/by-id'
 import type { Chapter } from '../../chapters'
 import { refuse } from '../../log/chapter'
+import { unknownGroup } from '../bolts/unknown'
 import { unknownStep } from '../plan/unknown-step'
 import { closeLadder, ladders } from './ladders'
 import type { LadderEvents, LadderRun } from './ladders'
@@ -11,6 +13,9 @@ export interface TroubleEvents extends LadderEvents {
     text: string
     waitsFor: string | null
     until: string | null
+    /** What it is about where it belongs to no step: a group of bolts, or a thing. */
+    group?: string
+    itemId?: string
   }
   'trouble-cleared': { troubleId: string; how: string }
 }
@@ -20,6 +25,8 @@ export interface Trouble {
   stepId: string | null
   /** The group of bolts that it is about, where one broke. */
   group?: string
+  /** The thing that it is about, where it is none of a step. */
+  itemId?: string
   text: string
   waitsFor: string | null
   until: string | null
@@ -46,6 +53,10 @@ export const troubles: Chapter<TroubleEvents> = {
     afterCallOff: false,
     admit: (state, { payload }) =>
       unknownStep(state, payload.stepId) ??
+      (payload.group === undefined ? null : unknownGroup(state, payload.group)) ??
+      (payload.itemId === undefined || byId(state.procedure?.items ?? [], payload.itemId)
+        ? null
+        : refuse('payload.itemId', `This job knows no thing "${payload.itemId}".`)) ??
       (state.troubles.some(entry => entry.troubleId === payload.troubleId)
         ? refuse('payload.troubleId', 'This trouble is in the log already.')
         : null),
