@@ -86,7 +86,7 @@ test('every layout can be checked, and the garage keeps its own side where the t
     await expect(page.getByTestId(`pack-${id}`)).toContainText('sound under every choice')
   await page
     .getByRole('radiogroup', { name: 'The crank seal is …' })
-    .getByRole('radio', { name: 'always renewed while it is open' })
+    .getByRole('radio', { name: 'always renewed, with its carrier' })
     .click()
   await page.getByRole('link', { name: 'The garage' }).click()
   await page.getByLabel('Degrees north').fill('95')
@@ -99,6 +99,6 @@ test('every layout can be checked, and the garage keeps its own side where the t
   await expect(
     page
       .getByRole('radiogroup', { name: 'The crank seal is …' })
-      .getByRole('radio', { name: 'always renewed while it is open' }),
+      .getByRole('radio', { name: 'always renewed, with its carrier' }),
   ).toBeChecked()
 })

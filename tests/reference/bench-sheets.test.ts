@@ -74,7 +74,7 @@ describe('sheets follow the options', () => {
       sheets('fwd-transverse', { 'crank-seal': seal })
         .find(sheet => sheet.id === 'crank-seal')!
         .fields.some(field => field.id === 'depths')
-    expect([asked('left'), asked('renewed')]).toEqual([false, true])
+    expect([asked('left'), asked('renewed'), asked('alone')]).toEqual([false, true, true])
   })
   it('a slave round the shaft has a gap to be set, a fork has none', () => {
     expect(sheets('rwd-concentric').map(sheet => sheet.id)).toContain('concentric')

@@ -302,6 +302,18 @@ describe.each([...shelf.packs.values()])('$id', pack => {
       before('bolts-graded', 'last-bell-bolts.refit')
     })
 
+    // Common practice, no source: a seal drawn by itself leaves its carrier, and the sump joint under it, alone.
+    it('renews the crank seal by itself or with its carrier, never both, and never behind a flywheel that is on', () => {
+      const isOff = (item: string) => procedure.operations.some(({ takesOff }) => item in takesOff)
+      const how = options['crank-seal']
+      if (how === undefined) return
+      expect([isOff('crank-seal-hole'), isOff('seal-carrier')]).toEqual([how !== 'left', how === 'renewed'])
+      if (how === 'alone') {
+        before('flywheel-off', 'crank-seal-drawn')
+        before('crank-seal-driven', 'flywheel-tighten')
+      }
+    })
+
     it('fills the cure of the sealant with other work', () => {
       // With the flywheel at the machine shop there is time to spare, and nothing has to be filled.
       if (!has('seal-carrier-tighten') || has('flywheel-to-shop')) return

@@ -1,5 +1,5 @@
 import type { JobState } from '../chapters'
-import { missingNow } from '../chapters/taken-over/missing'
+import { missingNow, unseenNow } from '../chapters/taken-over/missing'
 import { badFindings, openFindings } from './bad-findings'
 import { figureEntry, figuresWanted, notTight } from './fastening'
 import { openEntries, openEntry } from './ledger'
@@ -29,7 +29,8 @@ export function holdingBack(entries: OpenEntry[]): OpenEntry[] {
 
 /** What came off elsewhere and is not here. What nobody has seen does not go without: no reason lets it. */
 function notHere(state: JobState): OpenEntry[] {
-  return Object.entries(state.told).flatMap(([id, { unknown }]) => {
+  return Object.keys(state.told).flatMap(id => {
+    const unknown = unseenNow(state, id)
     const missing = missingNow(state, id)
     if (unknown + missing === 0 || !state.ledger[id]) return []
     const name = state.procedure?.items.find(item => item.id === id)?.name ?? id

@@ -1,7 +1,7 @@
 import type { LinkKind } from '../../pack/kinds'
 import type { Operation } from '../../pack/operations'
 import type { JobState } from '../chapters'
-import { missingNow } from '../chapters/taken-over/missing'
+import { missingNow, unseenNow } from '../chapters/taken-over/missing'
 import { boardsNotClear } from '../chapters/bolts/boards'
 import { findingsOfStep, openFindings } from './bad-findings'
 
@@ -52,7 +52,7 @@ function notHere(state: JobState, { putsBack }: Operation): Blocker[] {
       kind: 'physical',
       because,
     })
-    if ((state.told[id]?.unknown ?? 0) > 0)
+    if (unseenNow(state, id) > 0)
       return [block('nobody has seen it', 'It came off elsewhere. Say whether it is here: Car, By others.')]
     return missingNow(state, id) > 0 ? [block('missing', 'Say when it is here: Car, By others.')] : []
   })

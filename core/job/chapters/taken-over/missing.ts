@@ -33,10 +33,14 @@ export function withMissing(procedure: Procedure, told: JobState['told']): Proce
   }
 }
 
-/** How much of a thing is missing now: what was told, until its part has come. */
+/** How much of a thing nobody has seen: none where a new one goes in its place. */
+export const unseenNow = (state: JobState, itemId: string): number =>
+  state.replaced[itemId] ? 0 : (state.told[itemId]?.unknown ?? 0)
+
+/** How much of a thing is missing now: what was told, until its part has come, or a new one goes in its place. */
 export function missingNow(state: JobState, itemId: string): number {
   const told = state.told[itemId]
-  if (!told?.missing) return 0
+  if (!told?.missing || state.replaced[itemId]) return 0
   const partId = missingPartId(itemId)
   const ordered = state.orders.findLast(order => order.partId === partId)
   if (ordered) return ordered.cameAt ? 0 : told.missing

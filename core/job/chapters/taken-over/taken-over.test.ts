@@ -116,6 +116,13 @@ describe('what came along with the car', () => {
     expect(log.state.procedure!.parts).toEqual([])
     expect(log.refusal('step-done', { stepId: 'fork-out.refit' })).toBeNull()
   })
+  it('does not matter where a new one goes in its place', () => {
+    const log = over(open(), 'fork-out').done('clamp-off', 'beam-on')
+    log.add('things-told', tell({ itemId: 'fork' }, { itemId: 'spring', missing: 1, unknown: 1 }))
+    log.add('entry-replaced', { itemId: 'spring', by: 'New springs' })
+    expect(openBeforeHandover(log.state).filter(({ entry }) => entry === 'thing:spring')).toEqual([])
+    expect(log.refusal('step-done', { stepId: 'fork-out.refit' })).toBeNull()
+  })
   it('is here once its order came', () => {
     const log = over(open(), 'fork-out').done('clamp-off', 'beam-on')
     log.add('things-told', tell({ itemId: 'fork' }, { itemId: 'cover' }, { itemId: 'spring', missing: 2 }))
