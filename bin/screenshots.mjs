@@ -125,7 +125,7 @@ shots.unforeseen = {
   beside: [
     { size: phone, path: `/jobs/${idOf(105)}/work`, act: addStep },
     { size: phone, path: `/jobs/${idOf(105)}/car/apart`, act: tellWhatIsOff },
-    { size: desk, path: `/jobs/${idOf(103)}/plan`, act: sendAway },
+    { size: desk, path: `/jobs/${idOf(107)}/plan`, act: sendAway },
   ],
 }
 shots.signal = {
@@ -153,20 +153,16 @@ async function tellWhatIsOff(page) {
   await page.getByRole('checkbox', { name: /fork/ }).first().check()
   await page.getByRole('button', { name: /steps done by others/ }).click()
   await page.getByRole('heading', { name: /nobody has seen/ }).waitFor()
+  const rows = page.getByRole('region', { name: 'What is here' }).getByRole('radiogroup')
   for (const [index, answer] of ['Here', 'Here', 'Missing'].entries())
-    await page
-      .getByRole('region', { name: 'What is here' })
-      .getByRole('radiogroup')
-      .nth(index)
-      .getByText(answer)
-      .click()
+    await rows.nth(index).getByRole('radio', { name: answer }).click()
 }
 
-/** A thread went in the flywheel: off it comes, to the machine shop it goes, and the plan waits for it. */
+/** The clutch has to come apart once more: what lies over it comes off, and the plan waits for the machine shop. */
 async function sendAway(page) {
-  await page.getByTestId('row-disc-set').click()
+  await page.getByTestId('row-cover-tighten').click()
   await page.getByRole('button', { name: 'Do it anew' }).click()
-  await page.getByLabel('Why').fill('The friction face is crooked')
+  await page.getByRole('dialog').getByLabel('Why').fill('It slips: oil on the disc, the flywheel is cut once more')
   await page.getByRole('radio', { name: 'Somebody elsewhere' }).click()
   await page.getByLabel('Back, if known').fill('2026-03-04T09:00')
   await page.getByRole('button', { name: 'Put it in the plan' }).click()

@@ -1,6 +1,6 @@
 import { admit, reduceJob, uncounted } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
-import { JudgesAway } from '../device/judges'
+import { fetchJudges, JudgesAway } from '../device/judges'
 import type { Keep } from '../device/keep'
 import { keptOf } from '../device/kept-job'
 import type { KeptJob } from '../device/kept-job'
@@ -103,8 +103,10 @@ export class DeviceJob {
     try {
       return admit(state, act, this.ahead)?.reason ?? null
     } catch (error) {
-      if (error instanceof JudgesAway) return error.message
-      throw error
+      if (!(error instanceof JudgesAway)) throw error
+      // Whoever is told to try again shall find them here.
+      void fetchJudges().catch(() => {})
+      return error.message
     }
   }
 

@@ -14,7 +14,8 @@ const bare = computed(
   () => route.path.endsWith('/handover') || route.path.includes('/papers/') || route.path.endsWith('/pedal/helper'),
 )
 
-const AFTER_FIRST_MS = 1000
+/** The line is quiet by then. */
+const AFTER_FIRST_MS = 3000
 /** Work does without the computations of the bench; they are fetched once it stands. Every other view waits for them. */
 const doesWithout = computed(() => route.path.endsWith('/work'))
 const judged = computed(() => doesWithout.value || areJudgesHere())
