@@ -167,7 +167,8 @@ async function sendAway(page) {
   await page.getByLabel('Back, if known').fill('2026-03-04T09:00')
   await page.getByRole('button', { name: 'Put it in the plan' }).click()
   await page.getByText(/In the plan/).waitFor()
-  await page.keyboard.press('Escape')
+  await page.getByTestId('row-cover-tighten').click()
+  await page.evaluate(() => window.scrollTo(0, 0))
 }
 
 /** Some work, and something that the server alone can do, while nobody answers. */

@@ -116,7 +116,7 @@ test('a car that arrives apart: what is off is ticked, what nobody has seen does
 
   await page.getByRole('button', { name: /^All \d+ are here$/ }).click()
   await expect(page.getByRole('heading', { name: 'What came with it is told' })).toBeVisible()
-  await page.getByTestId('tell-release-fork').getByRole('radio', { name: 'Nobody has seen it' }).click()
+  await page.getByTestId('tell-release-fork').getByRole('radio', { name: 'Not seen' }).click()
   await expect(page.getByRole('heading', { name: '1 thing that nobody has seen' })).toBeVisible()
   // A bag of bolts finds its holes by thread and length.
   await page.getByLabel('Thread').fill('M8')

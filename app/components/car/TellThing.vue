@@ -45,7 +45,7 @@ function from(text: string) {
       :choices="[
         { id: 'here', label: 'Here' },
         { id: 'missing', label: 'Missing' },
-        { id: 'unknown', label: 'Nobody has seen it' },
+        { id: 'unknown', label: 'Not seen' },
       ]"
       @update:model-value="say"
     />

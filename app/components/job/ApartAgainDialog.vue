@@ -71,7 +71,7 @@ const count = computed(() => (apart.value ? apart.value.opens.length + apart.val
 const moment = (text: string) => (text ? new Date(text).toISOString() : null)
 
 async function submit() {
-  const before = store.ahead.plan!.totals
+  const before = store.ahead.plan!.totals.minutes
   const minutes = who.value === 'away' ? numbers.plain(way.value) : 0
   const taken = await check(
     {
@@ -92,8 +92,7 @@ async function submit() {
     Number.isNaN(minutes) ? { away: 'Minutes, as a number.' } : {},
   )
   if (!taken) return
-  const after = store.ahead.plan!.totals
-  const more = Math.round(after.minutes - after.closedMinutes - before.minutes + before.closedMinutes)
+  const more = Math.round(store.ahead.plan!.totals.minutes - before)
   messages.say(
     `In the plan: ${titleOf(stepId.value)}, anew. ${more > 0 ? `The job takes ${minutesText(more)} longer: ${why.value}.` : 'The job takes no longer.'}`,
   )
