@@ -40,7 +40,8 @@ const [QUICK, SLOW] = [0.8, 1.5]
 /** The three estimates of work that nobody has timed. */
 export const spread = (minutes: number): OperationSource['minutes'] => [minutes * QUICK, minutes, minutes * SLOW]
 
-const isTakenApart = (phase: Phase) => ['test', 'make-safe', 'strip', 'bench'].includes(phase)
+/** Whether what comes off in a phase goes back in the refit. */
+export const isTakenApart = (phase: Phase) => ['test', 'make-safe', 'strip', 'bench'].includes(phase)
 
 /** An added step as a module would hold it. */
 export function addedSource({ stepId, refit, takesOff, minutes, ...step }: AddedStep): OperationSource {

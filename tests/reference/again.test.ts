@@ -18,6 +18,7 @@ import { TestLog } from '../support/job-log'
 import { shelf } from '../support/packs'
 import { pairwise } from '../support/pairwise'
 import { personId } from '../support/requests'
+import { numbered, told } from '../support/told'
 
 /** What may go wrong at a random moment of a job: at which of the steps of the way back done so far, and what it asks for. */
 const gone = fc.record({
@@ -28,8 +29,6 @@ const gone = fc.record({
   newParts: fc.integer({ min: 0, max: 2 }),
 })
 type Gone = typeof gone extends fc.Arbitrary<infer What> ? What : never
-const numbered = (events: JobEvent[]): JobEvent[] =>
-  events.map((event, index) => ({ ...event, jobId: 'job', seq: index + 1 }) as JobEvent)
 
 function apartAgain(events: JobEvent[], index: number, what: Gone): EventPayloads['apart-again'] | null {
   const state = reduceJob(events)
@@ -72,13 +71,7 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
           const payload = apartAgain(events, index, what)
           if (!payload) continue
           const state = reduceJob(events)
-          const event = {
-            ...events.at(-1)!,
-            id: `again-${index}`,
-            type: 'apart-again',
-            seq: events.length + 1,
-            payload,
-          } as JobEvent
+          const event = told(events, `again-${index}`, 'apart-again', payload)
           expect(admit(state, event, events)).toBeNull()
           const after = reduceJob([...events, event])
           const ahead = operationOrder(after.plan!).filter(id => !after.done[id])
@@ -89,13 +82,7 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
           )
           expect(Object.keys(after.done).length - Object.keys(state.done).length).toBe(0)
           expect(after.plan!.totals.workMinutes).toBeGreaterThanOrEqual(timedAnew(events).workMinutes - 1e-6)
-          const undone = {
-            ...event,
-            id: `undo-${index}`,
-            type: 'undone',
-            seq: event.seq! + 1,
-            payload: { eventId: event.id },
-          } as JobEvent
+          const undone = told([...events, event], `undo-${index}`, 'undone', { eventId: event.id })
           expect(lastUndoable([...events, event])).toBe(event)
           const back = reduceJob([...events, event, undone])
           expect([back.plan, back.procedure, back.done, back.runs]).toEqual([
@@ -125,7 +112,7 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
 /** The plan as it is, timed from the steps done. */
 function timedAnew(events: JobEvent[]) {
   const state = reduceJob(events)
-  const event = { ...events.at(-1)!, id: 'anew', type: 'plan-changed', payload: sameOrder(state) } as JobEvent
+  const event = told(events, 'anew', 'plan-changed', sameOrder(state))
   return reduceJob([...events, event]).plan!.totals
 }
 

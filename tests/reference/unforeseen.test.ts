@@ -9,6 +9,7 @@ import { TestLog } from '../support/job-log'
 import { shelf } from '../support/packs'
 import { pairwise } from '../support/pairwise'
 import { personId } from '../support/requests'
+import { numbered, told } from '../support/told'
 
 /** What a mechanic may come upon, at a random moment of a job. */
 const found = fc.record({
@@ -21,8 +22,6 @@ const found = fc.record({
   isLeftOut: fc.boolean(),
 })
 type Found = typeof found extends fc.Arbitrary<infer What> ? What : never
-const numbered = (events: JobEvent[]): JobEvent[] =>
-  events.map((event, index) => ({ ...event, jobId: 'job', seq: index + 1 }) as JobEvent)
 
 /** The step as Work tells of it: at the step one is at, with its place and height. */
 function addedAt(state: ReturnType<typeof reduceJob>, id: string, what: Found): EventPayloads['step-added'] | null {
@@ -57,13 +56,12 @@ function addedAt(state: ReturnType<typeof reduceJob>, id: string, what: Found): 
 }
 
 const leftOut = (events: JobEvent[], stepId: string) =>
-  ({
-    ...events.at(-1)!,
-    id: `left-${events.length}`,
-    type: 'step-left-out',
-    seq: events.length + 1,
-    payload: { stepId, reason: 'This car has none', at: '2026-03-02T12:00:00.000Z', utcOffsetMinutes: 0 },
-  }) as JobEvent
+  told(events, `left-${events.length}`, 'step-left-out', {
+    stepId,
+    reason: 'This car has none',
+    at: '2026-03-02T12:00:00.000Z',
+    utcOffsetMinutes: 0,
+  })
 const leaving = (state: ReturnType<typeof reduceJob>, events: JobEvent[], stepId: string) =>
   admit(state, leftOut(events, stepId), events)
 
@@ -83,13 +81,7 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
           const state = reduceJob(events)
           const payload = addedAt(state, `own-${index}`, what)
           if (!payload) continue
-          const event = {
-            ...events.at(-1)!,
-            id: `added-${index}`,
-            type: 'step-added',
-            seq: events.length + 1,
-            payload,
-          } as JobEvent
+          const event = told(events, `added-${index}`, 'step-added', payload)
           expect(admit(state, event, events)).toBeNull()
           const after = reduceJob([...events, event])
           expect(brokenLinks(operationOrder(after.plan!), after.procedure!.links)).toEqual([])
@@ -98,13 +90,7 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
           expect(operationOrder(state.plan!).filter(id => !minutes.has(id))).toEqual([])
           expect(minutes.get(payload.stepId)).toBe(what.minutes)
           expect(minutes.get(`${payload.stepId}.refit`)).toBe(what.goesBack ? what.minutes : undefined)
-          const undone = {
-            ...event,
-            id: `undo-${index}`,
-            type: 'undone',
-            seq: event.seq! + 1,
-            payload: { eventId: event.id },
-          } as JobEvent
+          const undone = told([...events, event], `undo-${index}`, 'undone', { eventId: event.id })
           expect(lastUndoable([...events, event])).toBe(event)
           const back = reduceJob([...events, event, undone])
           expect([back.plan, back.procedure, back.ledger]).toEqual([state.plan, state.procedure, state.ledger])

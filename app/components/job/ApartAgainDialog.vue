@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { again } from '../../../contracts/events/again'
-import { anewMinutes, anewSteps, stepTitle } from '../../../core/job'
+import { anewMinutes, anewSteps, isBegun, stepTitle } from '../../../core/job'
 import type { About } from '../../../core/job'
 import { nowIso } from '../../device/clock'
 import { newId } from '../../log/ids'
@@ -38,7 +38,8 @@ watch(
   open => {
     if (!open) return
     stepId.value = steps.value[0]?.id ?? ''
-    why.value = props.because
+    // Sentences of ours go on after it.
+    why.value = props.because.replace(/\.$/, '')
     who.value = props.sentTo === undefined ? 'nobody' : 'away'
     to.value = props.sentTo ?? 'Machine shop'
     way.value = '20'
@@ -56,7 +57,8 @@ watch(
       partId,
       name: state.value.procedure!.parts.find(({ id }) => id === partId)?.name ?? partId,
       count,
-      isWanted: true,
+      // Where nothing of it is in yet, its own are still to go in.
+      isWanted: !!operation && (operation.id in state.value.done || isBegun(state.value, operation)),
       until: '',
     }))
   },

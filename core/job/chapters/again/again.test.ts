@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../../../tests/support/job-log'
 import { link, operation, smallPack } from '../../../../tests/support/small-pack'
 import { operationOrder } from '../../../sequence/move-step'
-import { comesApart, stepTitle } from '../..'
+import { admit, comesApart, partCounts, stepTitle } from '../..'
 import type { EventPayloads } from '../..'
 
 const mirrored = (title: string, more = {}) => ({ refit: { kind: 'mirror' as const, override: { title, ...more } } })
@@ -153,8 +153,16 @@ describe('apart again', () => {
     ['with less done again', { repeats: [] }, 'payload.repeats', 'otherwise by now'],
   ])('is refused %s', (_name, change, path, words) => {
     const log = closed()
-    expect(log.refusal('apart-again', apart(log, change))).toContain(words)
-    expect(path).toMatch(/^payload/)
+    const refusal = admit(log.state, log.event('apart-again', apart(log, change)), log.events)!
+    expect([refusal.path, refusal.reason]).toEqual([path, expect.stringContaining(words)])
+  })
+  it.each([
+    ['new ones again', [{ partId: 'new-bolts', name: 'wheel bolts, new', count: 8, until: null }], 16],
+    ['those that are in', [], 8],
+  ])('uses %s, as it was told', (_name, parts, count) => {
+    const log = closed()
+    log.add('apart-again', apart(log, { parts }))
+    expect(partCounts(log.state.procedure!)['new-bolts']).toBe(count)
   })
   it('is refused where nothing lies over it and it waits for nothing', () => {
     const log = strip()

@@ -11,7 +11,7 @@ export interface SentAway {
   until: string | null
 }
 
-/** A part that the step needs beside those of its plan. */
+/** A part that the step needs new: beside those of its plan, or, where it is repeated, all that goes in this time. */
 export interface PartNeeded {
   partId: string
   name: string
@@ -46,8 +46,9 @@ export const backPartId = (againId: string) => `${againId}.back`
 const OFF_FIRST = 'It has to come off once more before it can go back.'
 
 /**
- * The procedure with what comes apart once more: the strip steps again, what was done of the steps that are repeated kept under
- * another id, the way to whoever works on it and back, and what the step needs new. What it names and this procedure lacks is passed over.
+ * The procedure with what comes apart once more: the strip steps again, what was done of the steps that are repeated kept
+ * under another id, the way to whoever works on it and back, and what the step needs new.
+ * What it names and this procedure lacks is passed over.
  */
 export function withAgain(procedure: Procedure, again: ApartAgain): Procedure {
   const { againId, stepId, opens, repeats } = again
@@ -192,11 +193,10 @@ function partsWanted({ againId, away, parts }: ApartAgain, isFetched: boolean): 
   return [...parts, back]
 }
 
-/** @param isAgain its own parts are counted for each time already */
+/** @param isAgain what it used up the first time is counted there */
 function withParts(operation: Operation, wanted: PartNeeded[], isAgain: boolean): Operation {
-  const parts = { ...operation.parts }
-  for (const { partId, count } of wanted)
-    if (!isAgain || !(partId in operation.parts)) parts[partId] = (parts[partId] ?? 0) + count
+  const parts = isAgain ? {} : { ...operation.parts }
+  for (const { partId, count } of wanted) parts[partId] = (parts[partId] ?? 0) + count
   return { ...operation, parts }
 }
 

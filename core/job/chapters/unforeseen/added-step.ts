@@ -1,7 +1,6 @@
-import type { Phase } from '../../../pack/kinds'
 import type { Link, Operation } from '../../../pack/operations'
 import type { Procedure } from '../../../pack/pack'
-import { addedSource, addedThings } from '../../../packs/added-work'
+import { addedSource, addedThings, isTakenApart } from '../../../packs/added-work'
 import type { AddedStep } from '../../../packs/added-work'
 import { mirrorOperation, refitId } from '../../../packs/mirror'
 
@@ -34,8 +33,6 @@ export function withAddedStep(procedure: Procedure, added: AddedStep): Procedure
     links: [...procedure.links, ...linksOf(procedure, added, refit)],
   }
 }
-
-const isTakenApart = (phase: Phase) => ['test', 'make-safe', 'strip', 'bench'].includes(phase)
 
 function linksOf(
   { operations }: Procedure,
