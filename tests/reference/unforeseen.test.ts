@@ -76,7 +76,8 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
           const before = reduceJob(events)
           const steps = operationOrder(before.plan!)
           const until = steps[Math.floor(what.moment * steps.length)]!
-          const clock = Date.parse('2026-03-02T08:00:00.000Z')
+          // Each day's work begins after the last: what is done is done in this order.
+          const clock = Math.max(Date.parse('2026-03-02T08:00:00.000Z'), Date.parse(events.at(-1)!.deviceTime))
           events = numbered([...events, ...new DemoMechanic(events, personId, clock).workUntil(until).events])
           const state = reduceJob(events)
           const payload = addedAt(state, `own-${index}`, what)
