@@ -35,7 +35,7 @@ export function withAddedStep(procedure: Procedure, added: AddedStep): Procedure
 }
 
 function linksOf(
-  { operations }: Procedure,
+  { operations, links }: Procedure,
   { stepId, phase, after, before }: AddedStep,
   refit: Operation | null,
 ): Link[] {
@@ -48,7 +48,11 @@ function linksOf(
   ]
   if (!refit) return strips
   const undone = (id: string) => operations.filter(({ undoes }) => undoes === id).map(entry => entry.id)
-  const proved = isTakenApart(phase) ? operations.filter(entry => entry.phase === 'prove').map(({ id }) => id) : []
+  const proving = isTakenApart(phase) ? operations.filter(entry => entry.phase === 'prove').map(({ id }) => id) : []
+  // What goes back after something else is there for what that has to be there for; some of the proving may come before both.
+  const behind = before.flatMap(undone)
+  const later = reachedFrom(behind, links)
+  const proved = behind.length === 0 ? proving : proving.filter(id => later.has(id))
   return [
     ...strips,
     {
@@ -64,4 +68,14 @@ function linksOf(
     ...after.flatMap(undone).flatMap(id => link(refit.id, id, 'It cannot be got at afterwards.')),
     ...proved.flatMap(id => link(refit.id, id, 'The car is whole before it is proved.', 'safety')),
   ]
+}
+
+/** Whatever comes after these steps, by links. */
+function reachedFrom(ids: readonly string[], links: readonly Link[]): Set<string> {
+  const found = new Set(ids)
+  for (let size = 0; size !== found.size;) {
+    size = found.size
+    for (const { before, after } of links) if (found.has(before)) found.add(after)
+  }
+  return found
 }
