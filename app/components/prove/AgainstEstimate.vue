@@ -36,11 +36,13 @@ const far = computed(() =>
     .slice(0, 8),
 )
 const toPay = computed(() => costs.value.total - paidSoFar(state.value))
+/** What an empty field stands for: the rest, also after a payment that is still on its way to the disk. */
+const restInCents = () => Math.max(0, Math.round((costs.value.total - paidSoFar(store.ahead)) * 100))
 const amount = ref('')
 const how = ref('')
 const { problems, allGood } = useProblems()
 function pay() {
-  const value = amount.value.trim() === '' ? Math.round(toPay.value * 100) / 100 : numbers.plain(amount.value)
+  const value = amount.value.trim() === '' ? restInCents() / 100 : numbers.plain(amount.value)
   const good = allGood({
     amount: (!Number.isFinite(value) || value === 0) && 'How much came in, as a number?',
     how: how.value.trim() === '' && 'How was it paid?',
