@@ -123,7 +123,16 @@ const reachable = z
     id,
     name: sentence,
     part: id,
-    option: z.strictObject({ id, choice: id, steps: z.array(id).min(1) }).optional(),
+    option: z
+      .strictObject({
+        id,
+        choice: id,
+        others: z.array(id).min(1).optional(),
+        left: id.optional(),
+        goesWith: z.record(id, id).optional(),
+        steps: z.array(id).min(1),
+      })
+      .optional(),
     reachedBy: z.array(id).min(1),
     minutes: z.tuple([z.number().min(0), z.number().min(0), z.number().min(0)]),
     chance: z.number().min(0).max(1),

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { numberFormats } from '../core/units'
 import { circumstances, utcOffset, workingHours } from './circumstances'
 import { device, instant, key, odometer, uuid, words } from './common'
+import { decided } from './events/renewals'
 import { symptoms } from './symptoms'
 
 const thisYear = new Date().getFullYear()
@@ -120,7 +121,10 @@ export type PersonBody = z.infer<typeof personBody>
 export const switchOptions = z.strictObject({
   /** Id of the event that this becomes, given by the device. */
   id: uuid,
+  /** The options to be chosen otherwise; what is not named stays as the job has it. */
   options: chosen,
+  /** What is decided of parts in reach, where that is why. */
+  decided: decided.optional(),
   circumstances,
   /** Operations not yet done, in the order the device found; worked out by the server where it is left out. */
   order: z.array(key()).max(400).optional(),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { LayoutSource, ModuleSource } from '../core/packs/shelf'
+import type { LayoutSource, ModuleSource, RenewalSource } from '../core/packs/shelf'
 import type { When } from '../core/pack/kinds'
 import type { Positioning, PlaceReached } from '../core/pack/operations'
 import type { PackOption } from '../core/pack/options'
@@ -65,6 +65,20 @@ const wholeModule = z
   })
   .transform((value): PackModule => ({ ...value, assumes: {} }))
 
+/** `packs/renewals/*.yaml` */
+export const renewalFile = z
+  .strictObject({
+    id,
+    title: sentence,
+    sentence: sentence.regex(/…/, 'the sentence holds … where the choice stands'),
+    left: sentence.default('left as it is'),
+    ways: z.array(z.strictObject({ id, label: sentence, about: sentence.optional() })).min(1),
+    goesWith: z.record(id, id).optional(),
+    ...wholeParts,
+    operations: z.array(operation).min(1).max(40, 'no part takes so much work'),
+  })
+  .transform((value): RenewalSource => ({ ...value, assumes: {} }))
+
 const adjustments = z.strictObject({
   moves: z.partialRecord(z.enum(places), z.enum(places)).default({}),
   operations: z.record(id, override.partial()).default({}),
@@ -109,6 +123,7 @@ const option = z
       .min(2),
     default: id,
     school: z.boolean().default(false),
+    renews: id.optional(),
   })
   .transform((value): PackOption => value)
 

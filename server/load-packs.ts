@@ -15,6 +15,7 @@ import {
   optionsFile,
   outlinesFile,
   positionsFile,
+  renewalFile,
   termsFile,
   toolsFile,
   toolWordsFile,
@@ -51,14 +52,13 @@ export function loadPacks(folder: string): PackShelf {
   const terms: TermTable = readFile(folder, 'terms.yaml', termsFile)
   const modules = new Map(
     yamlFiles(folder, 'modules').map(file => {
-      const module = readFile(folder, file, moduleFile)
-      if (module.id !== basename(file, '.yaml'))
-        throw new PackFileError(`packs/${file}`, 'id', `"${module.id}" is not the name of the file`)
+      const module = readNamed(folder, file, moduleFile)
       return [module.id, module] as const
     }),
   )
   const shared: Shelf = {
     modules,
+    renewals: yamlFiles(folder, 'renewals').map(file => readNamed(folder, file, renewalFile)),
     options: readFile(folder, 'options.yaml', optionsFile),
     ...readFile(folder, 'positions.yaml', positionsFile),
     tools: readFile(folder, 'tools.yaml', toolsFile),
@@ -80,11 +80,9 @@ export function loadPacks(folder: string): PackShelf {
   }
   const packs = new Map<string, Pack>()
   const layouts = yamlFiles(folder, 'layouts')
-    .map(file => ({ file, layout: readFile(folder, file, layoutFile) }))
+    .map(file => ({ file, layout: readNamed(folder, file, layoutFile) }))
     .sort((a, b) => a.layout.rank - b.layout.rank)
   for (const { file, layout } of layouts) {
-    if (layout.id !== basename(file, '.yaml'))
-      throw new PackFileError(`packs/${file}`, 'id', `"${layout.id}" is not the name of the file`)
     const pack = assemble(file, layout, shared)
     const [fault] = checkPack(pack, terms)
     if (fault) throw new PackFileError(`packs/${file}`, fault.path, fault.reason)
@@ -112,6 +110,14 @@ function yamlFiles(folder: string, sub: string): string[] {
   } catch {
     throw new PackFileError(`packs/${sub}`, '', 'the folder is missing')
   }
+}
+
+/** A file that bears the id of what it holds. */
+function readNamed<T extends { id: string }>(folder: string, file: string, schema: ZodType<T>): T {
+  const read = readFile(folder, file, schema)
+  if (read.id !== basename(file, '.yaml'))
+    throw new PackFileError(`packs/${file}`, 'id', `"${read.id}" is not the name of the file`)
+  return read
 }
 
 function readFile<T>(folder: string, file: string, schema: ZodType<T>): T {

@@ -1,4 +1,6 @@
-import { switchAsked } from '../../core/job'
+import { choicesFor, switchAsked } from '../../core/job'
+import type { PartDecided } from '../../core/job'
+import type { Decided } from '../../core/job/chapters/renewals'
 import type { Pack } from '../../core/packs'
 import { expandPack, PackError } from '../../core/packs'
 import type { SwitchOptions } from '../../contracts/jobs'
@@ -11,7 +13,7 @@ import { posted } from './useLastAsked'
 
 /** Switches the job to another choice of one option: worked out and planned on here, and again by the server when it hears of it. */
 export function useOptionSwitch() {
-  const { store, state } = useJob()
+  const { store } = useJob()
   const garage = useGarageStore()
   const messages = useMessages()
   const t = useTerms()
@@ -24,11 +26,14 @@ export function useOptionSwitch() {
    */
   const choose = (optionId: string, choiceId: string, order?: string[]) => chooseAll({ [optionId]: choiceId }, order)
 
-  /** Several options at once. */
-  async function chooseAll(choices: Record<string, string>, order?: string[]): Promise<boolean> {
+  /**
+   * Several options at once.
+   * @param decided what is decided of parts in reach, where that is why
+   */
+  async function chooseAll(choices: Record<string, string>, order?: string[], decided?: Decided): Promise<boolean> {
     sending.value = true
     try {
-      const refusal = await switchTo({ ...state.value.procedure!.options, ...choices }, order)
+      const refusal = await switchTo(choices, order, decided)
       if (refusal !== null) messages.say(t(refusal), 'refused')
       return refusal === null
     } catch (error) {
@@ -39,18 +44,37 @@ export function useOptionSwitch() {
     }
   }
 
-  async function switchTo(options: Record<string, string>, order?: string[]): Promise<string | null> {
+  /**
+   * Does what is decided of parts: what is renewed is work of the plan, what is left is not. One act, which one undo takes back.
+   * @returns whether it was done; if not, the reason was shown
+   */
+  async function renew(decided: PartDecided[], because: string): Promise<boolean> {
+    const payload: Decided = {
+      decisions: decided.map(({ part, decision }) => ({ partId: part.id, decision })),
+      because,
+    }
+    const choices = choicesFor(store.ahead.procedure!, decided)
+    if (Object.keys(choices).length === 0) return store.write('renewal-decided', payload)
+    return chooseAll(choices, undefined, payload)
+  }
+
+  async function switchTo(
+    choices: Record<string, string>,
+    order?: string[],
+    decided?: Decided,
+  ): Promise<string | null> {
     const { procedure: before, circumstances, done } = store.ahead
     const at = new Date().toISOString()
     const clock = { at: nowIso(), utcOffsetMinutes: utcOffsetMinutes() }
     const pack = await fetchKept<Pack>(`/api/packs/${before!.packId}`)
-    const procedure = expandPack(pack, options)
+    const procedure = expandPack(pack, { ...before!.options, ...choices })
     const left = order?.filter(id => !done[id])
     const asked = switchAsked(store.ahead, procedure, circumstances, clock, left)
     const plan = await worker.ask(remote => remote.planned(posted(procedure), posted(asked)))
     const body: SwitchOptions = {
       id: newId(),
-      options,
+      options: choices,
+      ...(decided ? { decided } : {}),
       circumstances,
       ...(left ? { order: left } : {}),
       personId: garage.personId,
@@ -60,9 +84,9 @@ export function useOptionSwitch() {
     }
     return store.attempt(
       'options-switched',
-      { procedure, plan, circumstances, clock: asked.clock },
+      { procedure, plan, circumstances, clock: asked.clock, ...(decided ? { decided } : {}) },
       { id: body.id, posts: [{ path: `/api/jobs/${store.jobId}/options`, body }] },
     )
   }
-  return { choose, chooseAll, sending }
+  return { choose, chooseAll, renew, sending }
 }

@@ -11,11 +11,12 @@ export function useRenewals() {
   const problem = ref('')
   const worker = usePlannerWorker()
   watch(
-    () => [pack.value, gone.value, state.value.procedure] as const,
+    () => [pack.value, gone.value, state.value.procedure, Object.keys(state.value.done).join(' ')] as const,
     async ([ready, missing, procedure]) => {
       if (!procedure || !(ready || missing)) return
+      const stand = { done: Object.keys(state.value.done), car: state.value.car }
       try {
-        reach.value = await worker.ask(planner => planner.reach(posted(procedure), posted(ready)))
+        reach.value = await worker.ask(planner => planner.reach(posted(procedure), posted(ready), stand))
       } catch (error) {
         problem.value = (error as Error).message
       }

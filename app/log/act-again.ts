@@ -10,10 +10,11 @@ export function actAgain({ saidAt: _saidAt, ...event }: JobEvent, clockOffMs = 0
   const act = { ...event, seq: null, ...(clockOffMs ? { clockOffMs } : {}) } as WaitingAct
   if (act.type !== 'options-switched') return act
   // The server plans another way itself.
-  const { procedure, circumstances, clock } = act.payload as EventPayloads['options-switched']
+  const { procedure, circumstances, clock, decided } = act.payload as EventPayloads['options-switched']
   const body = {
     id: act.id,
     options: procedure.options,
+    ...(decided ? { decided } : {}),
     circumstances,
     personId: act.personId,
     deviceId: act.deviceId,

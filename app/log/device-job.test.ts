@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reactive } from 'vue'
 import { reduceJob } from '../../core/job'
-import type { JobEvent } from '../../core/job'
+import type { EventPayloads, JobEvent } from '../../core/job'
 import { TestLog } from '../../tests/support/job-log'
 import { operation, smallPack } from '../../tests/support/small-pack'
 import type { Keep } from '../device/keep'
@@ -245,4 +245,24 @@ it('says whether what it read was new', async () => {
   log.add('step-done', { stepId: 'first' })
   await disk.record('job', log.events)
   expect([await job.read(), job.log.length]).toEqual([true, before.length + 1])
+})
+
+it('keeps what is asked by now, where a refusal of what was asked before comes late', async () => {
+  const disk = memoryKeep()
+  const job = new DeviceJob('job', disk, () => ({
+    personId: 'p',
+    deviceId: 'd',
+    now: () => '2026-03-02T09:00:00.000Z',
+    newId: () => 'act-1',
+  }))
+  const asked = { id: 'job', opens: true as const, posts: [{ path: '/api/jobs', body: { odometerKm: 80_000 } }] }
+  const { payload } = TestLog.open(smallPack({ operations: [operation('first', {})] })).events[0]!
+  await job.act('job-opened', payload as EventPayloads['job-opened'], { by: asked })
+  const sent = job.waiting[0]!
+  const without = { ...asked, posts: [{ path: '/api/jobs', body: { odometerKm: null } }] }
+  await job.askElse(without)
+  expect(await job.setAside(sent, 'It cannot stand at that.')).toBe(true)
+  expect([job.waiting[0]!.by, (await disk.waiting('job'))[0]!.by]).toEqual([without, without])
+  await job.setAside(job.waiting[0]!, 'Nor at this.')
+  expect((await disk.waiting('job'))[0]!.by).toEqual({ ...without, refusal: 'Nor at this.' })
 })

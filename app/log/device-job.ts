@@ -230,9 +230,18 @@ export class DeviceJob {
 
   /** Asks the server for something else than before. */
   async askElse(by: Asked): Promise<void> {
-    const changed = this.waiting.map(act => (act.by?.id === by.id ? { ...act, by } : act))
-    for (const act of changed) if (act.by?.id === by.id) await this.keep.replace(act.id, act)
-    this.hold(this.recorded, changed)
+    const changed = this.waiting.filter(act => act.by?.id === by.id).map(act => ({ ...act, by }))
+    this.hold(
+      this.recorded,
+      this.waiting.map(act => (act.by?.id === by.id ? { ...act, by } : act)),
+    )
+    for (const act of changed) await this.keep.replace(act.id, act)
+  }
+
+  /** Whether an act still asks for what it asked for when it was sent: this page or another may have changed that meanwhile. */
+  private async asksStill({ id, by }: WaitingAct): Promise<boolean> {
+    const there = (await this.keep.waiting(this.jobId)).find(act => act.id === id)
+    return JSON.stringify(there?.by?.posts) === JSON.stringify(by?.posts)
   }
 
   /** Writes down, in the place of an act that waits, that it cannot count. @returns `false` where it is such a note itself */
@@ -242,7 +251,7 @@ export class DeviceJob {
     if (!this.waiting.some(({ id }) => id === act.id)) return true
     // There is no log yet to set it aside in: the reason stays with it until it is asked again.
     if (act.by?.opens) {
-      await this.askElse({ ...act.by, refusal: reason })
+      if (await this.asksStill(act)) await this.askElse({ ...act.by, refusal: reason })
       return true
     }
     const { deviceId, now, newId, personId, clockOffMs } = this.actor()
@@ -269,7 +278,9 @@ export class DeviceJob {
 /** What an act says, without what the server would work out again. */
 function inBrief(act: WaitingAct): JobEvent {
   const { by, clockOffMs: _clockOffMs, ...said } = act
-  return by ? ({ ...said, payload: { options: by.posts.at(-1)!.body.options } } as unknown as JobEvent) : said
+  if (!by) return said
+  const { options, decided } = by.posts.at(-1)!.body
+  return { ...said, payload: { options, ...(decided ? { decided } : {}) } } as unknown as JobEvent
 }
 
 /** The events that a log has neither in it nor set aside. */

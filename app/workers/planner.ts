@@ -39,8 +39,8 @@ const planner = {
     return wanted.map(way => planWay(choosing, option, way))
   },
   /** What coming back for each part in reach would take. */
-  reach(procedure: Procedure, pack: Pack | null): Record<string, Reach> {
-    return reachOf(procedure, pack)
+  reach(procedure: Procedure, pack: Pack | null, stand: Parameters<typeof reachOf>[2] = null): Record<string, Reach> {
+    return reachOf(procedure, pack, stand)
   },
   /** When it will be finished, drawn many times. */
   finish(steps: TimedStep[], calendar: Calendar | null): FinishTimes {

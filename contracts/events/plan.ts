@@ -4,15 +4,16 @@ import { circumstances, utcOffset } from '../circumstances'
 import { instant, key } from '../common'
 import { clock, plan as planOfJob, procedure } from '../procedure-file'
 import type { Contract } from './contract'
+import { decided } from './renewals'
 
 export const planByServer = {
   'plan-made': z
     .strictObject({ procedure, plan: planOfJob, circumstances: circumstances.optional(), clock: clock.optional() })
     .describe('The work and its order. It carries the whole procedure, so that a layout edited later changes no job.'),
   'options-switched': z
-    .strictObject({ procedure, plan: planOfJob, circumstances, clock })
+    .strictObject({ procedure, plan: planOfJob, circumstances, clock, decided: decided.optional() })
     .describe(
-      'Another way of doing it, planned on from the steps done. Refused when something done has no place in the other way.',
+      'Another way of doing it, planned on from the steps done; `decided` says which parts are renewed or left by it. Refused when something done has no place in the other way.',
     ),
 } satisfies Record<'plan-made' | 'options-switched', z.ZodType>
 

@@ -15,6 +15,15 @@ const way = z.strictObject({
   closed: words(300).nullable(),
 })
 
+/** What is decided of parts in reach, and why. */
+export const decided = z.strictObject({
+  decisions: z
+    .array(z.strictObject({ partId: id, decision: z.enum(['renew', 'leave']) }))
+    .min(1)
+    .max(60),
+  because: words(300),
+})
+
 export const renewals = {
   'renewal-weighed': z
     .strictObject({
@@ -28,15 +37,7 @@ export const renewals = {
     .describe(
       'What is put into the question whether a part is renewed while it is open; `null` leaves what Eldrin found.',
     ),
-  'renewal-decided': z
-    .strictObject({
-      decisions: z
-        .array(z.strictObject({ partId: id, decision: z.enum(['renew', 'leave']) }))
-        .min(1)
-        .max(60),
-      because: words(300),
-    })
-    .describe('Parts in reach that are renewed now, or left.'),
+  'renewal-decided': decided.describe('Parts in reach that are renewed now, or left.'),
   'way-chosen': z
     .strictObject({ option: id, choice: id, because: words(300), ways: z.array(way).min(1).max(8) })
     .describe('Machine, keep or buy: what was chosen, and what lay side by side.'),

@@ -14,4 +14,6 @@ export interface PackOption {
   default: string
   /** Trades people disagree here; a garage can set its own default. */
   school: boolean
+  /** The part in reach that it renews or leaves; it is asked with that part. */
+  renews?: string
 }

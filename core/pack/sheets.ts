@@ -199,14 +199,27 @@ export interface OldPart {
   /** Until this step is done. */ until: string[]
 }
 
+/** The option of a layout that decides whether a part in reach is renewed. */
+export interface RenewalOption {
+  id: string
+  /** The choice that renews it, and others that do so another way. */
+  choice: string
+  others?: string[]
+  /** The choice that leaves it; without one it can only be left as the layout asks it. */
+  left?: string
+  /** Choices of other options that renewing it goes with. */
+  goesWith?: Record<string, string>
+  /** Steps that renew it. */
+  steps: string[]
+}
+
 /** A part that can be renewed while it is open. */
 export interface ReachablePart {
   id: string
   name: string
   /** The part to buy, by its id. */
   part: string
-  /** Steps that renew it, where an option of the layout decides that. */
-  option?: { id: string; choice: string; steps: string[] }
+  option?: RenewalOption
   /** Steps that lay it open; the first that the job has counts. */
   reachedBy: string[]
   /** Minutes more, where no option counts them. */

@@ -36,6 +36,7 @@ const { positions } = smallPack({})
 function shelfOf(...modules: ModuleSource[]): Shelf {
   return {
     modules: new Map(modules.map(each => [each.id, each])),
+    renewals: [],
     options: [slave],
     positions,
     reach: [],

@@ -1,14 +1,16 @@
 import type { OperationSource } from '../pack/operations'
 import type { PackOption } from '../pack/options'
-import type { Pack, PackModule } from '../pack/pack'
+import type { Pack, PackModule, SharedContent } from '../pack/pack'
 import { knownAnswers } from './known-answers'
 import { KnownSteps } from './known-steps'
 import { narrow, narrowBoard } from './narrow'
 import { narrowDrawing } from './narrow-drawing'
+import { renewingOf } from './renewals'
+import type { Renewing } from './renewals'
 import { moduleUnder, resolveModule, stepIds } from './resolve-module'
 import { choicesElsewhere, settler } from './settle-choices'
 import type { Settle } from './settle-choices'
-import { AssemblyError } from './shelf'
+import { AssemblyError, LEFT } from './shelf'
 import type { LayoutSource, Shelf } from './shelf'
 import { withGuides } from './with-guides'
 
@@ -20,27 +22,31 @@ import { withGuides } from './with-guides'
  */
 export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
   const known = new KnownSteps(
-    new Set([...shelf.modules.values()].flatMap(module => stepIds(resolveModule(module, shelf)))),
+    new Set([
+      ...[...shelf.modules.values()].flatMap(module => stepIds(resolveModule(module, shelf))),
+      ...shelf.renewals.flatMap(stepIds),
+    ]),
   )
   known.wantContent(shelf)
-  const wanted = wantedModules(layout, shelf)
-  const options = askedOptions(layout, shelf)
-  const fixed: Record<string, string> = {
-    ...Object.assign({}, ...wanted.map(module => module.assumes)),
+  const ways = wantedModules(layout, shelf)
+  const own = askedOptions(layout, shelf)
+  const decided: Record<string, string> = {
+    ...Object.assign({}, ...ways.map(module => module.assumes)),
     ...layout.fixed,
   }
+  const renewing = renewingIn(ways, own, decided, shelf)
+  const wanted = [...ways, ...renewing.map(({ module }) => module)]
+  const options = [...own, ...renewing.map(({ option }) => option)]
+  const fixed = { ...allLeft(shelf, options), ...decided }
   const settle = settler(options, fixed, choicesElsewhere(shelf))
-  const settled = wanted.map(module => ({
-    ...module,
-    operations: module.operations.flatMap(operation => settle(operation)),
-  }))
+  const settled = settledBy(wanted, settle)
   const here = new Set(settled.flatMap(stepIds))
   const has = (step: string) => here.has(step)
   const steps = [
     ...settled.flatMap(module => module.operations),
     ...(shelf.positions as Pick<OperationSource, 'tools' | 'cautions'>[]),
   ]
-  const narrowed = narrow(shelf, { has, steps, keep: settle })
+  const narrowed = narrow(withOptions(shelf, renewing), { has, steps, keep: settle })
   const content = { ...narrowed, bench: withGuides(narrowed.bench, layout.guides) }
   const answers = {
     options,
@@ -69,6 +75,36 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     toolWords: shelf.toolWords,
     ...(drawing === undefined ? {} : { drawing: narrowDrawing(drawing, shelf, modules) }),
   }
+}
+
+const settledBy = (modules: PackModule[], settle: Settle): PackModule[] =>
+  modules.map(module => ({ ...module, operations: module.operations.flatMap(operation => settle(operation)) }))
+
+/** Parts that no option asks about are left as they are. */
+const allLeft = ({ renewals }: Shelf, options: PackOption[]): Record<string, string> =>
+  Object.fromEntries(renewals.flatMap(({ id }) => (options.some(option => option.id === id) ? [] : [[id, LEFT]])))
+
+/** What can be renewed by the work of a layout, whatever of it is chosen. */
+function renewingIn(
+  modules: PackModule[],
+  options: PackOption[],
+  decided: Record<string, string>,
+  shelf: Shelf,
+): Renewing[] {
+  const settle = settler(options, { ...allLeft(shelf, options), ...decided }, choicesElsewhere(shelf))
+  const settled = settledBy(modules, settle)
+  return renewingOf(shelf.renewals, shelf.bench.reachable, {
+    operations: settled.flatMap(({ operations }) => operations),
+    steps: new Set(settled.flatMap(stepIds)),
+    decided: new Set([...Object.keys(decided), ...options.map(({ id }) => id)]),
+  })
+}
+
+/** What layouts share, with the option of each part that this one can renew. */
+function withOptions<T extends SharedContent>(content: T, renewing: Renewing[]): T {
+  const { bench } = content
+  const reachable = bench.reachable.map(entry => renewing.find(({ part }) => part.id === entry.id)?.part ?? entry)
+  return { ...content, bench: { ...bench, reachable } }
 }
 
 /** The modules a layout names, with what they take over, each under the choices it is wanted for. */

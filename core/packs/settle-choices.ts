@@ -1,5 +1,6 @@
 import type { When } from '../pack/kinds'
 import type { PackOption } from '../pack/options'
+import { LEFT } from './shelf'
 import type { Shelf } from './shelf'
 
 /** Gives a thing with what is left of its `when`, or nothing when it never applies. */
@@ -40,9 +41,10 @@ export function settler(
 }
 
 /** Choices that layouts of a shelf offer or take for granted, as `option=choice`. */
-export function choicesElsewhere(shelf: Pick<Shelf, 'options' | 'modules'>): Set<string> {
+export function choicesElsewhere(shelf: Pick<Shelf, 'options' | 'modules' | 'renewals'>): Set<string> {
   return new Set([
     ...shelf.options.flatMap(option => option.choices.map(choice => `${option.id}=${choice.id}`)),
+    ...shelf.renewals.flatMap(({ id, ways }) => [LEFT, ...ways.map(way => way.id)].map(choice => `${id}=${choice}`)),
     ...[...shelf.modules.values()].flatMap(module =>
       Object.entries(module.assumes).map(([option, choice]) => `${option}=${choice}`),
     ),

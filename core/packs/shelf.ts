@@ -1,7 +1,7 @@
 import type { CarDrawing } from '../pack/drawing'
 import type { Place, When } from '../pack/kinds'
 import type { Fact, Positioning, PlaceReached, RefitOverride } from '../pack/operations'
-import type { PackOption } from '../pack/options'
+import type { OptionChoice, PackOption } from '../pack/options'
 import type { Pack, PackModule, SharedContent } from '../pack/pack'
 import type { LedgerItem, ToolWord } from '../pack/things'
 
@@ -38,9 +38,25 @@ export interface LayoutSource extends Omit<
   options: (string | PackOption)[]
 }
 
+/** The choice of every part's option that puts no work in. */
+export const LEFT = 'left'
+
+/** The work that renews one part while it is open, as written. It bears the id of the part in reach. */
+export interface RenewalSource extends PackModule {
+  /** A plain sentence with … where the choice stands. */
+  sentence: string
+  /** What leaving it is called. */
+  left: string
+  /** How it is renewed; the first is the usual way. */
+  ways: OptionChoice[]
+  /** Choices of other options that renewing it goes with. */
+  goesWith?: Record<string, string>
+}
+
 /** What all layouts share. */
 export interface Shelf extends SharedContent {
   modules: Map<string, ModuleSource>
+  renewals: RenewalSource[]
   options: PackOption[]
   positions: Positioning[]
   reach: PlaceReached[]

@@ -95,7 +95,8 @@ async function planSwitch(
     throw new Refused(409, [
       { path: 'options', reason: 'The layout this job was planned from is gone, so it cannot be planned another way.' },
     ])
-  const procedure = expandOrRefuse(await learnedPack(store, written), request.options)
+  const options = { ...state.procedure!.options, ...request.options }
+  const procedure = expandOrRefuse(await learnedPack(store, written), options)
   const { circumstances, clock, ...asked } = switchAsked(
     state,
     procedure,
@@ -103,5 +104,6 @@ async function planSwitch(
     request,
     request.order,
   )
-  return { procedure, plan: await apart('plan', { procedure, ...asked }), circumstances, clock }
+  const plan = await apart('plan', { procedure, ...asked })
+  return { procedure, plan, circumstances, clock, ...(request.decided ? { decided: request.decided } : {}) }
 }

@@ -79,7 +79,7 @@ describe.each([...shelf.packs.values()])('$id', pack => {
         }
       }
       expect(Math.min(...operationCounts)).toBeGreaterThanOrEqual(70)
-      expect(Math.max(...operationCounts)).toBeLessThanOrEqual(180)
+      expect(Math.max(...operationCounts)).toBeLessThanOrEqual(210)
     },
     LONG_MS,
   )
@@ -149,7 +149,8 @@ describe.each([...shelf.packs.values()])('$id', pack => {
       expect(plan.totals.minutes).toBeLessThan(plan.authored.minutes)
       // What is not work: walking, lifting, tools, and idle waits, which may be filled at the price of a walk.
       const idle = ({ setupMinutes, waitMinutes }: sequence.PlanTotals) => setupMinutes + waitMinutes
-      expect(idle(plan.totals)).toBeLessThan(idle(plan.authored) * 0.85)
+      // A day at the box shop is longer than all the work there is to fill it.
+      if (!has('box-to-shop')) expect(idle(plan.totals)).toBeLessThan(idle(plan.authored) * 0.85)
       expect(plan.lowerBoundMinutes).toBeLessThanOrEqual(plan.totals.minutes + 1e-6)
     })
 
@@ -273,6 +274,18 @@ describe.each([...shelf.packs.values()])('$id', pack => {
         expect(at(stroke) > at(home) || (off !== undefined && at(stroke) < at(off)), stroke).toBe(true)
       before('upper-bell-bolts.refit', 'pedal-proof')
       before('lowest-bell-bolts.refit', 'pedal-proof')
+      // What is renewed while it is open.
+      before('guide-off', 'input-seal-out')
+      before('input-seal-in', 'guide-off.refit')
+      before('shaft-seals-look', 'axle-seals-out')
+      before('output-flange-off', 'output-seal-out')
+      for (const inside of ['axle-seals-in', 'output-seal-in', 'input-seal-in', 'selector-seal-in', 'dowels-in'])
+        before(inside, 'pull-box.refit')
+      for (const dusty of ['dowels-out', 'cam-plug-in', 'seal-carrier-scraped']) before(dusty, 'disc-set')
+      before('pedal-blocked', 'master-out')
+      for (const bled of ['bleed-clutch', 'bleed-two', 'bleed-vacuum', 'bleed-pressure', 'bleed-reverse'])
+        before('master-out.refit', bled)
+      before('flex-disc-off.refit', 'prop-out.refit')
       // Battery, dirt, openings.
       before('battery-off', 'starter-cables-off')
       before('starter-cables-off.refit', 'battery-off.refit')
@@ -316,7 +329,7 @@ describe.each([...shelf.packs.values()])('$id', pack => {
 
     it('fills the cure of the sealant with other work', () => {
       // With the flywheel at the machine shop there is time to spare, and nothing has to be filled.
-      if (!has('seal-carrier-tighten') || has('flywheel-to-shop')) return
+      if (!has('seal-carrier-tighten') || has('flywheel-to-shop') || has('box-to-shop')) return
       const cure = plan.steps.slice(at('crank-seal-in') + 1, at('seal-carrier-tighten'))
       expect(cure.length).toBeGreaterThan(1)
       expect(plan.steps[at('seal-carrier-tighten')]!.waitMinutes).toBeLessThan(45)

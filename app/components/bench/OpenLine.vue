@@ -16,6 +16,7 @@ watch(
 const says = computed(() => {
   const { line } = props
   if (line.planned) return { text: 'In the plan', tone: 'text-quiet' }
+  if (line.barred && !line.foundBy.length) return { text: 'Too late', tone: 'text-quiet' }
   if (line.decision) return { text: line.decision === 'renew' ? 'Renewed' : 'Left', tone: 'font-semibold' }
   if (line.foundBy.length) return { text: 'Must', tone: 'font-bold text-danger' }
   if (!line.answer) return { text: line.partCost === null ? 'Price?' : '…', tone: 'text-quiet' }

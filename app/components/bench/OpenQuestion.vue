@@ -16,12 +16,20 @@ const emit = defineEmits<{
   ]
   school: [optionId: string, choiceId: string]
 }>()
-const { store, state } = useJob()
+const { store } = useJob()
+const messages = useMessages()
 const t = useTerms()
 const garage = useGarageStore()
 const { money, currency } = useMoney()
-const { choose, sending } = useOptionSwitch()
+const { renew, sending } = useOptionSwitch()
 const problem = ref('')
+const chosenWay = ref(props.line.way ?? props.line.ways[0]?.choice ?? null)
+watch(
+  () => props.line.way ?? props.line.ways[0]?.choice ?? null,
+  way => {
+    chosenWay.value = way
+  },
+)
 const fields = computed(() => [
   { key: 'partCost' as const, label: `Part, ${currency.value}`, value: props.line.partCost },
   { key: 'minutesNow' as const, label: 'Minutes more now', value: props.line.minutesNow },
@@ -39,14 +47,20 @@ function change(key: 'partCost' | 'minutesNow' | 'minutesLater' | 'comebackCost'
 }
 async function decide(decision: 'renew' | 'leave') {
   const { part } = props.line
-  const offered = part.option && part.option.id in state.value.procedure!.options
-  if (decision === 'renew' && offered && !props.line.planned && !(await choose(part.option!.id, part.option!.choice)))
-    return
-  store.write('renewal-decided', {
-    decisions: [{ partId: part.id, decision }],
-    because: decision === 'renew' ? t(part.because) : 'Left for now; the customer was told.',
-  })
+  const before = store.ahead.plan!.totals.minutes
+  const done = await renew(
+    [{ part, decision, ...(decision === 'renew' && chosenWay.value ? { way: chosenWay.value } : {}) }],
+    decision === 'renew' ? t(part.because) : 'Left for now; the customer was told.',
+  )
+  const more = Math.round(store.ahead.plan!.totals.minutes - before)
+  if (done && more !== 0)
+    messages.say(
+      `${t(part.name)}: the job takes ${minutesText(Math.abs(more))} ${more > 0 ? 'longer' : 'less'}, and its steps stand in the plan.`,
+    )
 }
+/** The plan can do it another way, or leave it. */
+const canLeave = computed(() => props.line.planned && props.line.part.option?.left !== undefined)
+const isOther = computed(() => props.line.way !== null && chosenWay.value !== props.line.way)
 const shownSteps = computed(() => props.line.steps.slice(0, 12))
 const rounded = (value: number | null, key: string) =>
   value === null ? '' : key.startsWith('minutes') ? String(Math.round(value)) : String(Math.round(value * 100) / 100)
@@ -75,11 +89,39 @@ const rounded = (value: number | null, key: string) =>
       </div>
     </div>
     <p v-if="problem" class="text-danger" role="alert">{{ t(problem) }}</p>
-    <div v-if="!line.planned" class="flex gap-2">
-      <button class="button button-main flex-1" :disabled="sending" @click="decide('renew')">Renew it</button>
-      <button class="button flex-1" :disabled="sending" @click="decide('leave')">Leave it</button>
+    <ChoiceRow
+      v-if="line.ways.length > 1"
+      v-model="chosenWay"
+      label="How it is renewed"
+      :choices="
+        line.ways.map(way => ({
+          id: way.choice,
+          label: t(way.label),
+          note: way.barred ? '' : `${Math.round(way.minutesNow)} min`,
+          disabled: way.barred !== null && way.choice !== line.way,
+        }))
+      "
+    />
+    <p v-if="!line.planned && line.barred" class="border-l-4 border-attention pl-3">
+      {{ t(line.barred) }}. To do it all the same, the car comes apart again: “Do it anew” in the plan.
+    </p>
+    <p v-if="line.planned">
+      It is in the plan{{ line.minutesNow === null ? '' : `, with ${Math.round(line.minutesNow)} min of work` }}.
+    </p>
+    <div class="flex flex-wrap gap-2">
+      <button
+        v-if="(!line.planned && !line.barred) || isOther"
+        class="button button-main flex-1"
+        :disabled="sending"
+        @click="decide('renew')"
+      >
+        {{ isOther ? 'Renew it this way' : 'Renew it' }}
+      </button>
+      <button v-if="!line.planned" class="button flex-1" :disabled="sending" @click="decide('leave')">Leave it</button>
+      <button v-else-if="canLeave" class="button flex-1" :disabled="sending" @click="decide('leave')">
+        Take it out of the plan
+      </button>
     </div>
-    <p v-else class="text-quiet">The plan renews it already.</p>
     <section v-if="line.part.schools.length">
       <h3 class="label">Two schools</h3>
       <dl class="mt-1 grid gap-2">

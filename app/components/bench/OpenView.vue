@@ -4,6 +4,7 @@ const { store, state, lines, packages, weigh, quotes, gone, problem, waiting } =
 const t = useTerms()
 const garage = useGarageStore()
 const { money, labourPerHour } = useMoney()
+const { renew, sending } = useOptionSwitch()
 const marginOpen = ref(false)
 const asked = ref<string | null>(null)
 const line = computed(() => lines.value.find(entry => entry.part.id === asked.value) ?? null)
@@ -17,16 +18,16 @@ function ask(id: string) {
   asked.value = id
   marginOpen.value = true
 }
-function take(id: 'must' | 'sensible' | 'everything') {
+async function take(id: 'must' | 'sensible' | 'everything') {
   const offer = packages.value.find(entry => entry.id === id)!
   const open = lines.value.filter(entry => !entry.planned)
-  store.write('renewal-decided', {
-    decisions: open.map(entry => ({
-      partId: entry.part.id,
-      decision: offer.parts.includes(entry.part.id) ? ('renew' as const) : ('leave' as const),
+  await renew(
+    open.map(({ part }) => ({
+      part,
+      decision: offer.parts.includes(part.id) ? ('renew' as const) : ('leave' as const),
     })),
-    because: `The customer took “${offerNames[id]}”.`,
-  })
+    `The customer took “${offerNames[id]}”.`,
+  )
 }
 const taken = computed(() => Object.values(state.value.renewals).some(entry => entry.decision))
 async function keepSchool(optionId: string, choiceId: string) {
@@ -97,13 +98,18 @@ useKeys({
               >{{ money(offer.partCost) }} parts, {{ Math.round(offer.minutes) }} min</span
             ></span
           >
-          <button class="button" :aria-label="`The customer takes ${offerNames[offer.id]}`" @click="take(offer.id)">
+          <button
+            class="button"
+            :disabled="sending"
+            :aria-label="`The customer takes ${offerNames[offer.id]}`"
+            @click="take(offer.id)"
+          >
             Taken
           </button>
         </li>
       </ul>
       <p v-if="taken" class="mt-2 text-quiet">
-        Decided parts stand on the parts list and on the hand-over paper. Undo takes the last decision back.
+        What is renewed is in the plan, on the parts list and on the hand-over paper. Undo takes the last decision back.
       </p>
     </section>
     <template #margin>

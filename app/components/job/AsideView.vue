@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { describeEvent } from '../../../core/job'
 import type { AsideRecord, EventPayloads, EventType, JobEvent } from '../../../core/job'
+import type { Decided } from '../../../core/job/chapters/renewals'
 import { momentText } from '../../words/moments'
 
 /** Acts that did not count when they arrived: who did what and when, why it does not count, and what becomes of it. */
@@ -18,9 +19,9 @@ const whatOf = ({ act }: AsideRecord) => describeEvent({ ...act, jobId: store.jo
 /** Does an act anew. @returns the sentence that says why it still may not be, or `null` */
 async function doAnew({ act }: AsideRecord): Promise<string | null> {
   // Another way of doing it is worked out anew, from where the job stands now; what it refuses is said by itself.
-  const { options } = act.payload as { options?: Record<string, string> }
+  const { options, decided } = act.payload as { options?: Record<string, string>; decided?: Decided }
   if (act.type === 'options-switched' && options)
-    return (await chooseAll(options)) ? null : 'It cannot be done this way now.'
+    return (await chooseAll(options, undefined, decided)) ? null : 'It cannot be done this way now.'
   return store.attempt(act.type as EventType, act.payload as EventPayloads[EventType])
 }
 /** In the order they were done, since one may need another. */

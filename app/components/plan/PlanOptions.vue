@@ -7,7 +7,7 @@ import { utcOffsetMinutes } from '../../words/utc-offset'
 const t = useTerms()
 const { state } = useJob()
 const { pack, gone, load } = usePack()
-const { choose: send, sending } = useOptionSwitch()
+const { choose: send, renew, sending } = useOptionSwitch()
 const closed = computed(() => state.value.handedOver !== null || state.value.calledOff !== null)
 
 const { preview, differences, problem, cancel } = usePlanPreview(() => {
@@ -31,7 +31,11 @@ const { preview, differences, problem, cancel } = usePlanPreview(() => {
 function choose(optionId: string, choiceId: string) {
   const difference = differences.value[`${optionId}=${choiceId}`]
   cancel()
-  void send(optionId, choiceId, difference?.order)
+  const renews = pack.value!.options.find(option => option.id === optionId)?.renews
+  const part = renews === undefined ? undefined : pack.value!.bench.reachable.find(entry => entry.id === renews)
+  if (!part) return void send(optionId, choiceId, difference?.order ?? undefined)
+  const decision = choiceId === part.option!.left ? ('leave' as const) : ('renew' as const)
+  void renew([{ part, decision, ...(decision === 'renew' ? { way: choiceId } : {}) }], 'Chosen in the plan.')
 }
 </script>
 
@@ -45,17 +49,13 @@ function choose(optionId: string, choiceId: string) {
     <template v-else>
       <p v-if="problem" class="text-danger" role="alert">{{ t(problem) }}</p>
       <p v-if="closed" class="text-quiet">The job is closed; this is how it was done.</p>
-      <div class="grid gap-4">
-        <OptionSentence
-          v-for="option in pack.options"
-          :key="option.id"
-          :option="option"
-          :differences="differences"
-          :pending="!closed && !preview"
-          :model-value="state.procedure!.options[option.id] ?? option.default"
-          @update:model-value="choice => !closed && !sending && choose(option.id, choice)"
-        />
-      </div>
+      <OptionList
+        :pack="pack"
+        :chosen="state.procedure!.options"
+        :differences="differences"
+        :pending="!closed && !preview"
+        @choose="(option, choice) => !closed && !sending && choose(option, choice)"
+      />
     </template>
   </section>
 </template>

@@ -14,7 +14,7 @@ const t = useTerms()
 const { money } = useMoney()
 const { pack } = usePack()
 const { quotes } = useQuotes()
-const { choose, sending } = useOptionSwitch()
+const { choose, renew, sending } = useOptionSwitch()
 const found = computed(() => (props.step.operation ? findingsOfStep(state.value, props.step.operation) : []))
 const open = computed(() => new Set(openFindings(found.value)))
 const { differences } = usePlanPreview(() => {
@@ -34,6 +34,19 @@ const { differences } = usePlanPreview(() => {
     stand: { procedure, done: Object.keys(done), car: state.value.car },
   }
 })
+
+/** Minutes of the work that renews a part, by the part in reach; asked for once something wants a part. */
+const minutesNow = shallowRef<Record<string, number>>({})
+const worker = usePlannerWorker()
+watch(
+  () => found.value.some(finding => finding.ways.renews) && pack.value && state.value.procedure,
+  async procedure => {
+    if (!procedure) return
+    const reach = await worker.ask(planner => planner.reach(posted(procedure), posted(pack.value))).catch(() => ({}))
+    minutesNow.value = Object.fromEntries(Object.entries(reach).map(([id, each]) => [id, each.minutesNow]))
+  },
+  { immediate: true },
+)
 
 interface WayOut {
   key: string
@@ -64,7 +77,7 @@ function waysOut(finding: BadFinding): WayOut[] {
               .join(', ')
           : 'working it out',
         act: () => {
-          void choose(id, choice, difference?.order)
+          void choose(id, choice, difference?.order ?? undefined)
         },
       }
     }),
@@ -78,12 +91,14 @@ function waysOut(finding: BadFinding): WayOut[] {
         key: part,
         label: `Renew it: ${t(reach.name)}`,
         barred: null,
-        note: [`+${minutesText(reach.minutes[1])}`, price === undefined ? '' : money(price)].filter(Boolean).join(', '),
+        note: [
+          `+${minutesText(minutesNow.value[reach.id] ?? reach.minutes[1])}`,
+          price === undefined ? '' : money(price),
+        ]
+          .filter(Boolean)
+          .join(', '),
         act: () => {
-          store.write('renewal-decided', {
-            decisions: [{ partId: reach.id, decision: 'renew' }],
-            because: `${t(finding.name)}: ${t(finding.answer)}`,
-          })
+          void renew([{ part: reach, decision: 'renew' }], `${t(finding.name)}: ${t(finding.answer)}`)
         },
       },
     ]

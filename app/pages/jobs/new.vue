@@ -5,6 +5,7 @@ import type { PackLine, VehicleAnswer } from '../../../contracts/answers'
 import { newJob } from '../../../contracts/jobs'
 import type { NewJob } from '../../../contracts/jobs'
 import type { Pack, PackOption } from '../../../core/packs'
+import { withChoice } from '../../../core/job'
 import { convert } from '../../../core/units'
 import { deviceId, newId } from '../../log/ids'
 import { utcOffsetMinutes } from '../../words/utc-offset'
@@ -226,15 +227,13 @@ function added(vehicle: VehicleAnswer, isNew: boolean) {
           <p v-if="!pack" class="mt-4 text-quiet" role="status">Fetching its work</p>
           <template v-else>
             <p class="mt-3 text-quiet">{{ t(pack.about) }}</p>
-            <OptionSentence
-              v-for="option in pack.options"
-              :key="option.id"
+            <OptionList
               class="mt-4"
-              :option="option"
+              :pack="pack"
+              :chosen="values.options"
               :differences="differences"
               pending
-              :model-value="values.options[option.id]!"
-              @update:model-value="choice => (values.options = { ...values.options, [option.id]: choice })"
+              @choose="(option, choice) => (values.options = withChoice(pack!, values.options, option, choice))"
             />
           </template>
         </section>

@@ -6,6 +6,12 @@ import { ledgerLines } from '../views/reconcile'
 
 export type RenewDecision = 'renew' | 'leave'
 
+/** What is decided of parts in reach, and why. */
+export interface Decided {
+  decisions: { partId: string; decision: RenewDecision }[]
+  because: string
+}
+
 export interface RenewalEvents {
   /** What is put into the question whether a part is renewed while it is open; `null` leaves what Eldrin found. */
   'renewal-weighed': {
@@ -16,7 +22,7 @@ export interface RenewalEvents {
     chance: number
     comebackCost: number
   }
-  'renewal-decided': { decisions: { partId: string; decision: RenewDecision }[]; because: string }
+  'renewal-decided': Decided
   /** Machine, keep or buy: what was chosen, and what lay side by side. */
   'way-chosen': {
     option: string
@@ -62,12 +68,8 @@ export const renewals: Chapter<RenewalEvents> = {
     undo: true,
     afterHandover: false,
     afterCallOff: false,
-    admit: (state, { payload }) =>
-      payload.decisions.map(({ partId }) => unknownReach(state, partId)).find(refusal => refusal !== null) ?? null,
-    apply: (state, { payload: { decisions, because }, deviceTime }) => {
-      for (const { partId, decision } of decisions)
-        state.renewals[partId] = { weighed: state.renewals[partId]?.weighed ?? null, decision, because, at: deviceTime }
-    },
+    admit: (state, { payload }) => unknownDecided(state, payload),
+    apply: (state, { payload, deviceTime }) => decide(state, payload, deviceTime),
   },
   'way-chosen': {
     words: 'Way chosen',
@@ -97,7 +99,18 @@ export const renewals: Chapter<RenewalEvents> = {
   },
 }
 
-function unknownReach(state: JobState, partId: string): Refusal | null {
+/** Writes down what is decided of parts. */
+export function decide(state: RenewalState, { decisions, because }: Decided, at: string): void {
+  for (const { partId, decision } of decisions)
+    state.renewals[partId] = { weighed: state.renewals[partId]?.weighed ?? null, decision, because, at }
+}
+
+/** Why it cannot be decided of parts: one of them does not come within reach. */
+export function unknownDecided(state: Pick<JobState, 'procedure'>, { decisions }: Decided): Refusal | null {
+  return decisions.map(({ partId }) => unknownReach(state, partId)).find(refusal => refusal !== null) ?? null
+}
+
+function unknownReach(state: Pick<JobState, 'procedure'>, partId: string): Refusal | null {
   return state.procedure?.bench.reachable.some(entry => entry.id === partId)
     ? null
     : refuse('payload.partId', `On this job no part "${partId}" comes within reach.`)

@@ -5,6 +5,8 @@ import { operationOrder } from '../../sequence/move-step'
 import { planJob } from '../../sequence/plan-job'
 import type { Plan, PlanSetting, PlanTotals, Trip } from '../../sequence/types'
 import { switchBarrier } from '../chapters/plan/switch-barrier'
+import { likelyMinutes } from './reach'
+import { withChoice } from './renewing'
 import type { JobStand } from '../chapters/plan/switch-barrier'
 
 /** A plan in short, as it is shown while options are chosen. */
@@ -23,8 +25,8 @@ export interface Difference {
   trips: number
   /** Parts wanted more (+) or less (−), by name. */
   parts: { name: string; count: number }[]
-  /** Operations in the order found, so that what was shown is what is planned. */
-  order: string[]
+  /** Operations in the order found, so that what was shown is what is planned; `null` where the work alone was counted. */
+  order: string[] | null
   /** Why it cannot be chosen any more. */
   barred: string | null
 }
@@ -53,25 +55,25 @@ export function planChoice({ pack, options, setting, past }: Omit<Choosing, 'sta
   }
 }
 
-/** What every other choice of every option would change, one after the other. */
+/**
+ * What every other choice of every option would change, one after the other: planned through, but for the parts that can be renewed, of which
+ * there are many and whose work alone is counted.
+ */
 export function* optionDifferences(
   choosing: Choosing,
   current: Planned,
 ): Generator<{ optionId: string; choiceId: string; difference: Difference }> {
   const { pack, options, stand } = choosing
-  for (const { id: optionId, choices } of pack.options) {
+  const found = (optionId: string, choiceId: string, difference: Difference) => ({ optionId, choiceId, difference })
+  for (const { id: optionId, choices, renews } of pack.options) {
     for (const { id: choiceId } of choices) {
       if (options[optionId] === choiceId) continue
-      const chosen = { ...options, [optionId]: choiceId }
-      const barred = stand && switchBarrier(stand, expandPack(pack, chosen))
-      yield {
-        optionId,
-        choiceId,
-        difference:
-          barred === null
-            ? differenceOf(current, planChoice({ ...choosing, options: chosen }))
-            : { minutes: 0, trips: 0, parts: [], order: [], barred },
-      }
+      const chosen = withChoice(pack, options, optionId, choiceId)
+      const work = expandPack(pack, chosen)
+      const barred = stand && switchBarrier(stand, work)
+      if (barred !== null) yield found(optionId, choiceId, { minutes: 0, trips: 0, parts: [], order: null, barred })
+      else if (renews !== undefined) yield found(optionId, choiceId, workDifference(current.procedure, work))
+      else yield found(optionId, choiceId, differenceOf(current, planChoice({ ...choosing, options: chosen })))
     }
   }
 }
@@ -93,16 +95,30 @@ export function pastWithin(past: Past, procedure: Procedure): Past {
   return { ...past, steps: past.steps.filter(step => step.kind !== 'operation' || known.has(step.id)) }
 }
 
-function differenceOf(from: Planned, to: Planned): Difference {
-  const [before, after] = [partCounts(from.procedure), partCounts(to.procedure)]
-  const names = new Map([...from.procedure.parts, ...to.procedure.parts].map(part => [part.id, part.name]))
-  const parts = [...names]
+function partsMore(from: Procedure, to: Procedure): Difference['parts'] {
+  const [before, after] = [partCounts(from), partCounts(to)]
+  const names = new Map([...from.parts, ...to.parts].map(part => [part.id, part.name]))
+  return [...names]
     .map(([id, name]) => ({ name, count: (after[id] ?? 0) - (before[id] ?? 0) }))
     .filter(part => part.count !== 0)
+}
+
+/** By the work alone, without its order. */
+function workDifference(from: Procedure, to: Procedure): Difference {
+  return {
+    minutes: likelyMinutes(to) - likelyMinutes(from),
+    trips: 0,
+    parts: partsMore(from, to),
+    order: null,
+    barred: null,
+  }
+}
+
+function differenceOf(from: Planned, to: Planned): Difference {
   return {
     minutes: to.plan.totals.minutes - from.plan.totals.minutes,
     trips: to.plan.trips.length - from.plan.trips.length,
-    parts,
+    parts: partsMore(from.procedure, to.procedure),
     order: operationOrder(to.plan),
     barred: null,
   }

@@ -10,6 +10,7 @@ import { partPrice, withMargin } from './part-price'
 import type { PriceOf } from './part-price'
 import type { Rates } from './rates'
 import type { Reach } from './reach'
+import { isPlanned, renewedBy } from './renewing'
 
 /** A part in reach with what is put into the question whether it is renewed now, and the answer. */
 export interface RenewalLine {
@@ -24,8 +25,14 @@ export interface RenewalLine {
   steps: string[]
   /** Sheets that found it bad. */
   foundBy: string[]
-  /** The plan renews it already. */
+  /** The plan renews it. */
   planned: boolean
+  /** The choice by which the plan renews it, where an option decides that. */
+  way: string | null
+  /** How it can be renewed, the usual way first. */
+  ways: Reach['ways']
+  /** Why none of them can be done any more; `null` where one can, or where nothing of the layout decides it. */
+  barred: string | null
   /** By what it costs the customer, margin and all; `null` where price or minutes are not known. */
   answer: RenewAnswer | null
   decision: RenewDecision | null
@@ -69,9 +76,10 @@ export function renewalLines(
         foundBy,
         steps: reach[part.id]?.steps ?? [],
         decision: renewal?.decision ?? null,
-        planned: part.option
-          ? procedure.options[part.option.id] === part.option.choice
-          : procedure.parts.some(entry => entry.id === part.part),
+        planned: isPlanned(procedure, part),
+        way: renewedBy(procedure, part),
+        ways: reach[part.id]?.ways ?? [],
+        barred: barredFrom(reach[part.id]?.ways ?? []),
         answer:
           asked === null || minutesNow === null || minutesLater === null
             ? null
@@ -95,7 +103,7 @@ export function renewalPackages(
 ): RenewPackage[] {
   return renewPackages(
     lines
-      .filter(line => !line.planned && line.answer)
+      .filter(line => !line.planned && line.answer && line.barred === null)
       .map(line => ({
         id: line.part.id,
         partCost: withMargin(line.partCost!, rates),
@@ -107,8 +115,16 @@ export function renewalPackages(
   )
 }
 
-const rank = (line: RenewalLine) =>
-  line.planned ? 4 : line.foundBy.length > 0 ? 0 : line.answer?.advice === 'renew' ? 1 : line.answer ? 2 : 3
+const barredFrom = (ways: Reach['ways']) => (ways.every(way => way.barred !== null) ? (ways[0]?.barred ?? null) : null)
+
+/** What has to be renewed first, then what pays, what can be weighed and what cannot; last what is too late and what is planned. */
+function rank(line: RenewalLine): number {
+  if (line.planned) return 5
+  if (line.foundBy.length > 0) return 0
+  if (line.barred !== null) return 4
+  if (!line.answer) return 3
+  return line.answer.advice === 'renew' ? 1 : 2
+}
 
 /** Part → titles of the sheets that found it bad. */
 function foundBad(state: JobState): Map<string, string[]> {

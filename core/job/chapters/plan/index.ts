@@ -4,6 +4,8 @@ import type { Plan } from '../../../sequence/types'
 import type { Chapter } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import { buildBoards } from '../bolts/boards'
+import { decide, unknownDecided } from '../renewals'
+import type { Decided } from '../renewals'
 import { addAgain } from '../unforeseen'
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
@@ -23,7 +25,14 @@ export interface PlanEvents {
   /** The work and its order. */
   'plan-made': { procedure: Procedure; plan: Plan; circumstances?: Circumstances; clock?: PlanClock }
   /** Another way of doing it: other work, planned on from the steps done. */
-  'options-switched': { procedure: Procedure; plan: Plan; circumstances: Circumstances; clock: PlanClock }
+  'options-switched': {
+    procedure: Procedure
+    plan: Plan
+    circumstances: Circumstances
+    clock: PlanClock
+    /** What was decided of parts in reach, where that is why. */
+    decided?: Decided
+  }
   /** The same work in another order, or under other circumstances. `order` holds the operations not yet done. */
   'plan-changed': {
     circumstances: Circumstances
@@ -75,7 +84,7 @@ export const plan: Chapter<PlanEvents> = {
     },
   },
   'options-switched': {
-    words: 'Another way of doing it',
+    words: (state, { payload }) => wordsOfSwitch(state, payload.decided),
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -85,15 +94,17 @@ export const plan: Chapter<PlanEvents> = {
         { procedure: state.procedure, done: Object.keys(state.done), car: state.car },
         payload.procedure,
       )
-      return barrier === null ? null : refuse('options', barrier)
+      if (barrier !== null) return refuse('options', barrier)
+      return payload.decided ? unknownDecided(payload, payload.decided) : null
     },
-    apply: (state, { payload }) => {
+    apply: (state, { payload, deviceTime }) => {
       const known = new Set(state.procedure?.facts.map(fact => fact.id))
       const begun = payload.procedure.facts.filter(fact => fact.initially && !known.has(fact.id)).map(fact => fact.id)
       state.facts = [...state.facts, ...begun]
       Object.assign(state, readPlan(payload), { circumstances: payload.circumstances, clock: payload.clock })
       addAgain(state, payload.clock, payload)
       buildBoards(state)
+      if (payload.decided) decide(state, payload.decided, deviceTime)
     },
   },
   'plan-changed': {
@@ -149,4 +160,16 @@ export const plan: Chapter<PlanEvents> = {
       state.promisedAt = payload.at
     },
   },
+}
+
+/** What is switched, by the parts that are renewed or left with it. */
+function wordsOfSwitch({ procedure }: Pick<PlanState, 'procedure'>, decided?: Decided): string {
+  const named = (wanted: string) =>
+    (decided?.decisions ?? [])
+      .filter(({ decision }) => decision === wanted)
+      .flatMap(({ partId }) => procedure?.bench.reachable.find(({ id }) => id === partId)?.name ?? [])
+      .join(', ')
+  const [renewed, left] = [named('renew'), named('leave')]
+  if (renewed) return `Renewed: ${renewed}`
+  return left ? `Left: ${left}` : 'Another way of doing it'
 }

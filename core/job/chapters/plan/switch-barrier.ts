@@ -1,3 +1,4 @@
+import { openingKinds } from '../../../decisions/steps-again'
 import { sameLedger } from '../../../packs/same-ledger'
 import { UNFORESEEN } from '../unforeseen/added-step'
 import type { CarPosition } from '../../../pack/kinds'
@@ -11,7 +12,8 @@ export interface JobStand {
 }
 
 /**
- * Why a job cannot be done another way any more: something done has no place there, or the car stands on other supports.
+ * Why a job cannot be done another way any more: something done has no place there, the other way has work whose moment is over, or the car
+ * stands on other supports.
  * @returns a sentence with term tokens, or `null` when it can
  */
 export function switchBarrier({ procedure, done, car }: JobStand, other: Procedure): string | null {
@@ -24,6 +26,15 @@ export function switchBarrier({ procedure, done, car }: JobStand, other: Procedu
     return finished.has(operation.id) && (!after || !sameLedger(operation, after))
   })
   if (lost) return `This is done already and the other way has no place for it: ${lost.title}`
+  const late = other.links.find(
+    link =>
+      openingKinds.has(link.kind) &&
+      finished.has(link.after) &&
+      !finished.has(link.before) &&
+      !procedure.operations.some(operation => operation.id === link.before),
+  )
+  if (late)
+    return `Too late as the car stands. This would be new: ${kept.get(late.before)!.title}. And this comes after it, and is done: ${kept.get(late.after)!.title}`
   const here = { takesOff: procedure.positions[car].takesOff, putsBack: {} }
   if (!sameLedger(here, { takesOff: other.positions[car].takesOff, putsBack: {} }))
     return 'The car stands on other supports. Bring it down first.'
