@@ -1,5 +1,7 @@
 import { expect } from '@playwright/test'
 import type { Page } from '@playwright/test'
+import { minutesText } from '../../app/words/durations'
+import { minutesLeft } from '../../core/job'
 import { startGauge } from '../../stand-ins/gauge/server'
 import { WebSocket } from 'ws'
 import { jobUpTo, settled, test, view } from './fixture'
@@ -152,15 +154,57 @@ test('while it is open: sure or not, the advice turns; an offer is taken, a part
   await expect(seal).toContainText('Renew')
   await expect(page.getByTestId('offer-sensible')).toContainText('Crank seal')
   await page.getByRole('button', { name: 'The customer takes Sensible' }).click()
-  await expect(seal).toContainText('Renewed')
-  await seal.getByRole('button', { name: 'Crank seal' }).click()
-  await expect(page.getByText(/Coming back: \d+ h/)).toBeVisible()
-  await page.getByRole('button', { name: 'Renew it' }).click()
-  await expect(page.getByText('The plan renews it already.')).toBeVisible()
+  await expect(seal).toContainText('In the plan')
   await settled(page)
   const state = await stage.state(jobId)
   expect(state.procedure!.options['crank-seal']).toBe('renewed')
   expect(state.renewals['crank-seal']!.decision).toBe('renew')
+  await seal.getByRole('button', { name: 'Crank seal' }).click()
+  await expect(page.getByText(/Coming back: \d+ h/)).toBeVisible()
+})
+
+test('a seal with its carrier, decided in the middle of the bench, moves the finish by what the plan says; alone by less; and is taken out again', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await jobUpTo(stage, 'crank-seal-look')
+  await bench(page, stage, jobId, 'at=open')
+  const left = async () => {
+    await settled(page)
+    const state = await stage.state(jobId)
+    await expect(page.getByText(`${minutesText(minutesLeft(state))} left, done about`)).toBeVisible()
+    return { state, minutes: minutesLeft(state) }
+  }
+  const before = await left()
+  await page.getByTestId('reach-crank-seal').getByRole('button', { name: 'Crank seal' }).click()
+  await page.getByRole('radio', { name: /with its carrier/ }).click()
+  await page.getByRole('button', { name: 'Renew it' }).click()
+  await expect(page.getByText(/It is in the plan, with \d+ min of work/)).toBeVisible()
+  const carrier = await left()
+  const more = carrier.state.plan!.totals.minutes - before.state.plan!.totals.minutes
+  expect(carrier.minutes - before.minutes).toBeCloseTo(more)
+  await expect(page.getByText(`the job takes ${minutesText(more)} longer`)).toBeVisible()
+  const known = new Set(before.state.procedure!.operations.map(({ id }) => id))
+  const steps = carrier.state.procedure!.operations.filter(({ id }) => !known.has(id))
+  expect(steps.map(({ id }) => id)).toEqual(
+    expect.arrayContaining(['crank-seal-out', 'seal-carrier-scraped', 'crank-seal-pressed', 'seal-carrier-tighten']),
+  )
+  expect(more).toBeGreaterThan(steps.reduce((sum, step) => sum + step.minutes[1], 0) - 1)
+  await page.getByRole('radio', { name: /drawn out by itself/ }).click()
+  await page.getByRole('button', { name: 'Renew it this way' }).click()
+  await expect(page.getByRole('button', { name: 'Renew it this way' })).toHaveCount(0)
+  const alone = await left()
+  expect(alone.minutes).toBeLessThan(carrier.minutes)
+  expect(alone.minutes).toBeGreaterThan(before.minutes)
+  await page.getByRole('button', { name: 'Take it out of the plan' }).click()
+  await expect(page.getByRole('button', { name: 'Leave it' })).toBeVisible()
+  // The work is what it was; its order may have been found better or worse by some minutes.
+  const again = await left()
+  expect(again.state.procedure!.operations).toEqual(before.state.procedure!.operations)
+  expect(Math.abs(again.minutes - before.minutes)).toBeLessThan(15)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: 'Take it out of the plan' })).toBeVisible()
+  expect((await left()).minutes).toBeCloseTo(alone.minutes)
 })
 
 test('a part that is late moves the Yard by itself; the supplier down, an order is written by hand', async ({
