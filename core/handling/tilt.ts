@@ -84,7 +84,7 @@ export function tiltWindow(behindMm: number, points: TiltPoint[]): TiltWindow {
     enoughMm === null
       ? 'No lowering gives the room that is wanted.'
       : enoughMm >= tooFarMm
-        ? `{${Math.round(enoughMm)} mm} would be wanted, but at {${Math.round(tooFarMm)} mm} ${touches ?? 'something'} touches. Free it first, or reach the bolts another way.`
+        ? `{${Math.round(enoughMm)} mm} would be wanted, but at {${Math.round(tooFarMm)} mm} ${touches ?? 'something'} touches. Free it first, or gain the room another way.`
         : `From {${Math.round(enoughMm)} mm} on there is room; stop before {${Math.round(tooFarMm)} mm}${touches ? `, where ${touches} touches` : ''}.`
   return { enoughMm, tooFarMm, touches, because }
 }

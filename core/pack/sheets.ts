@@ -89,6 +89,7 @@ export const judgeKinds = [
   'support-share',
   'room-under',
   'engine-tilt',
+  'engine-end',
   'drive-angles',
   'bearing-forward',
   'filling',

@@ -87,6 +87,21 @@ describe('weight and room', () => {
       sentence: expect.stringContaining('Free it first'),
     })
   })
+  it('says how far the box end of an engine across the car may go down, and what touches first', () => {
+    // By hand: 500 mm from the mount the support goes down 40 mm, by 4.59°; at 550 mm that is 44 mm.
+    const end = { support: 500, bellAlong: 550, bellAbove: 0, wanted: 44 }
+    expect(findingOf('engine-end', end)).toMatchObject({ level: 'good', sentence: expect.stringContaining('{40 mm}') })
+    // A downpipe 350 mm along comes down 28 mm with it; a pulley 300 mm below the mount swings out by 24 mm.
+    expect(findingOf('engine-end', { ...end, pipeAlong: 350, pipeRoom: 33 }).level).toBe('watch')
+    expect(findingOf('engine-end', { ...end, pipeAlong: 350, pipeRoom: 27 })).toMatchObject({
+      level: 'renew',
+      sentence: expect.stringContaining('the downpipe touches'),
+    })
+    const far = { farAlong: 0, farAbove: -300 }
+    expect(findingOf('engine-end', { ...end, ...far, farRoom: 40 }).level).toBe('good')
+    expect(findingOf('engine-end', { ...end, ...far, farRoom: 23 }).sentence).toContain('the far side touches')
+    expect(findingOf('engine-end', { ...end, wanted: 2000 }).sentence).toContain('No lowering')
+  })
 })
 
 describe('driveline and oil', () => {

@@ -1,8 +1,7 @@
-import { clearance, liftingIndex, standLoads, supportLoads, tiltWindow } from '../../handling'
-import type { TiltPoint } from '../../handling'
+import { clearance, liftingIndex, standLoads, supportLoads } from '../../handling'
 import { quantity } from '../../say/quantity'
 import { figure, mm } from '../judgement'
-import type { Given, Judge } from '../judgement'
+import type { Judge } from '../judgement'
 
 const kg = (value: number): string => quantity(value, 'kg', 0)
 
@@ -190,83 +189,6 @@ export const roomUnder: Judge = {
         `stands at ${mm(found.standMm, 0)}, between {${given.number('lowest')} mm} and {${given.number('highest')} mm}`,
       ],
       figures: [figure('stands at', found.standMm, 'mm', 0)],
-    }
-  },
-}
-
-/** A further place that may touch, where its room was measured. `sign` is −1 for one ahead of the mounts. */
-function tight(given: Given, id: 'fan' | 'hose' | 'intake', name: string, sign: 1 | -1, along: 'x' | 'y'): TiltPoint[] {
-  const roomMm = given.maybe(`${id}Room`)
-  if (roomMm === undefined) return []
-  return [
-    {
-      name,
-      xMm: sign * (given.maybe(sign < 0 ? `${id}Ahead` : `${id}Behind`) ?? 0),
-      yMm: given.maybe(`${id}Above`) ?? 0,
-      along,
-      roomMm,
-    },
-  ]
-}
-
-export const engineTilt: Judge = {
-  inputs: {
-    tail: 'number',
-    boltsBehind: 'number',
-    boltsAbove: 'number',
-    wanted: 'number',
-    topBehind: 'number',
-    topAbove: 'number',
-    room: 'number',
-    fanAhead: 'number',
-    fanAbove: 'number',
-    fanRoom: 'number',
-    hoseBehind: 'number',
-    hoseAbove: 'number',
-    hoseRoom: 'number',
-    intakeBehind: 'number',
-    intakeAbove: 'number',
-    intakeRoom: 'number',
-  },
-  needs: ['tail', 'boltsBehind', 'boltsAbove', 'wanted', 'topBehind', 'topAbove', 'room'],
-  judge(given) {
-    const found = tiltWindow(given.number('tail'), [
-      {
-        name: 'the upper bolts',
-        xMm: given.number('boltsBehind'),
-        yMm: given.number('boltsAbove'),
-        along: 'y',
-        wantedMm: given.number('wanted'),
-      },
-      {
-        name: 'the top of the engine',
-        xMm: given.number('topBehind'),
-        yMm: given.number('topAbove'),
-        along: 'x',
-        roomMm: given.number('room'),
-      },
-      ...tight(given, 'fan', 'the fan', -1, 'y'),
-      ...tight(given, 'hose', 'a hose', 1, 'x'),
-      ...tight(given, 'intake', 'the intake', 1, 'x'),
-    ])
-    const closed = found.enoughMm === null || found.enoughMm >= found.tooFarMm
-    return {
-      level: closed ? 'renew' : found.tooFarMm - found.enoughMm! < 15 ? 'watch' : 'good',
-      sentence: found.because,
-      working: [
-        `the tail goes down ${mm(given.number('tail'), 0)} behind the mounts; engine and box turn about them as one`,
-        ...(found.enoughMm === null
-          ? []
-          : [
-              `the upper bolts come down by ${mm(given.number('wanted'), 0)} when the tail is ${mm(found.enoughMm, 0)} lower`,
-            ]),
-        `${found.touches ?? 'nothing'} touches first, when the tail is ${mm(found.tooFarMm, 0)} lower`,
-        'turned about the axis of the mounts: what is above it goes back, what is ahead of it goes up',
-      ],
-      figures: [
-        ...(found.enoughMm === null ? [] : [figure('enough', found.enoughMm, 'mm', 0)]),
-        figure('too far', found.tooFarMm, 'mm', 0),
-      ],
     }
   },
 }

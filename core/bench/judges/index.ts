@@ -7,9 +7,10 @@ import { discWear, partMatch } from './disc'
 import { bearingForward, driveAngles, filling } from './driveline'
 import { concentricSetUp, matchHeight, playLimit, sealDepth } from './fits'
 import { dualMassWheel, faceRunout, machining } from './flywheel'
-import { engineTilt, handsOrJack, onStands, roomUnder, supportShare } from './handling'
+import { handsOrJack, onStands, roomUnder, supportShare } from './handling'
 import { airInLine, pedalProof, pumped, releaseByCable, releaseByFluid, taughtWindow } from './pedal'
 import { pilotSeat, pilotStack } from './pilot'
+import { engineEnd, engineTilt } from './tilt'
 
 /** Every computation a sheet can ask for. */
 export const judges: Record<JudgeKind, Judge> = {
@@ -35,6 +36,7 @@ export const judges: Record<JudgeKind, Judge> = {
   'bearing-forward': bearingForward,
   'room-under': roomUnder,
   'engine-tilt': engineTilt,
+  'engine-end': engineEnd,
   'drive-angles': driveAngles,
   filling: filling,
   'release-demand': releaseLoad,
