@@ -13,10 +13,12 @@ watch(
     percent.value = Math.round(chance * 100)
   },
 )
+/** It is closed again, and nothing found it bad: there is nothing to weigh any more. */
+const isOver = computed(() => props.line.barred !== null && !props.line.planned && props.line.foundBy.length === 0)
 const says = computed(() => {
   const { line } = props
   if (line.planned) return { text: 'In the plan', tone: 'text-quiet' }
-  if (line.barred && !line.foundBy.length) return { text: 'Too late', tone: 'text-quiet' }
+  if (isOver.value) return { text: 'Too late', tone: 'text-quiet' }
   if (line.decision) return { text: line.decision === 'renew' ? 'Renewed' : 'Left', tone: 'font-semibold' }
   if (line.foundBy.length) return { text: 'Must', tone: 'font-bold text-danger' }
   if (!line.answer) return { text: line.partCost === null ? 'Price?' : '…', tone: 'text-quiet' }
@@ -38,8 +40,8 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
     >
       {{ t(line.part.name) }}
     </button>
-    <p class="md:order-last" :class="says.tone">{{ says.text }}</p>
-    <p class="text-right max-md:order-last max-md:text-left">
+    <p class="md:order-last" :class="[says.tone, isOver ? 'md:col-span-5 md:text-right' : '']">{{ says.text }}</p>
+    <p v-if="!isOver" class="text-right max-md:order-last max-md:text-left">
       <span class="text-quiet md:sr-only">now </span
       ><span class="figure">{{ line.answer ? money(line.answer.expectedNow) : '–' }}</span
       ><span class="md:hidden"
@@ -47,7 +49,7 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
         ><span class="figure">{{ line.answer ? money(line.answer.expectedLater) : '–' }}</span></span
       >
     </p>
-    <p class="flex items-center gap-2 max-md:col-span-2">
+    <p v-if="!isOver" class="flex items-center gap-2 max-md:col-span-2">
       <input
         v-model.number="percent"
         type="range"
@@ -59,13 +61,13 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
         @change="emit('chance', percent / 100)"
       /><span class="figure w-14 shrink-0 text-right">{{ percent }}&nbsp;%</span>
     </p>
-    <p class="text-right max-md:order-last">
+    <p v-if="!isOver" class="text-right max-md:order-last">
       <span class="text-quiet md:sr-only">pays from </span
       ><span class="figure">{{
         line.answer ? (line.answer.breakEvenChance > 1 ? 'never' : payFrom(line.answer.breakEvenChance)) : '–'
       }}</span>
     </p>
-    <p class="figure text-right max-md:hidden">
+    <p v-if="!isOver" class="figure text-right max-md:hidden">
       <span class="sr-only">later </span>{{ line.answer ? money(line.answer.expectedLater) : '–' }}
     </p>
   </li>
