@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { boreOffset, checkDial, clockOf, fitRunout, hubOffset, offsetDowels, pilotDepth, splineClock, toolFit } from '.'
+import {
+  boreOffset,
+  checkDial,
+  clockOf,
+  fitRunout,
+  hubOffset,
+  offsetDowels,
+  pilotDepth,
+  rimGaps,
+  splineClock,
+  toolFit,
+} from '.'
 import type { DialEntry, PilotStack } from '.'
 
 const round = (count: number, height: (deg: number) => number) =>
@@ -166,5 +177,38 @@ describe('pilotDepth', () => {
   })
   it('refuses a length that cannot be', () => {
     expect(() => pilotDepth(stack({ holeDepth: exact(Number.NaN) }))).toThrow('holeDepth.mm')
+  })
+})
+
+describe('rimGaps', () => {
+  it('moves the disc toward the widest gap, by half of what opposite gaps differ', () => {
+    // By hand: 3 mm above and 1 mm below leave it 1 mm low; 2.5 mm right and 1.5 mm left half a millimetre to the left.
+    const found = rimGaps([3, 2.5, 1, 1.5])
+    expect(found.offsetMm).toBeCloseTo(Math.hypot(1, 0.5))
+    expect(found.moveTowardDeg).toBeCloseTo((Math.atan2(0.5, 1) * 180) / Math.PI)
+    expect([found.meanGapMm, found.restMm]).toEqual([2, expect.closeTo(0, 9)])
+  })
+  it('says how far gaps of a rim that is not round can be trusted', () => {
+    const found = rimGaps([2.2, 1.8, 2.2, 1.8])
+    expect([found.offsetMm, found.restMm]).toEqual([expect.closeTo(0, 9), expect.closeTo(0.2)])
+  })
+  it('finds the same offset from eight gaps as from four, whichever way the disc is moved', () => {
+    for (const [e, phi] of [
+      [0.3, 40],
+      [0.8, 200],
+      [0.1, 355],
+    ] as const) {
+      const gaps = (n: number) =>
+        Array.from({ length: n }, (_, i) => 2 + e * Math.cos((((i * 360) / n - phi) * Math.PI) / 180))
+      for (const n of [4, 8]) {
+        const found = rimGaps(gaps(n))
+        expect(found.offsetMm).toBeCloseTo(e)
+        expect(found.moveTowardDeg).toBeCloseTo(phi)
+      }
+    }
+  })
+  it('refuses too few gaps, and one that is none', () => {
+    expect(() => rimGaps([1, 2, 3])).toThrow('four places')
+    expect(() => rimGaps([1, 2, 3, -1])).toThrow()
   })
 })

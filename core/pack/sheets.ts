@@ -90,6 +90,7 @@ export const judgeKinds = [
   'room-under',
   'engine-tilt',
   'engine-end',
+  'rim-gaps',
   'drive-angles',
   'bearing-forward',
   'filling',

@@ -77,18 +77,6 @@ const rounded = (value: number | null, key: string) =>
       Now {{ money(line.answer.expectedNow) }}, later {{ money(line.answer.expectedLater) }} on average.
       {{ line.answer.advice === 'renew' ? 'Renewing it now is cheaper.' : 'Leaving it is cheaper.' }}
     </p>
-    <div class="grid grid-cols-2 gap-3">
-      <div v-for="field in fields" :key="field.key">
-        <label class="label text-sm" :for="`weigh-${field.key}`">{{ field.label }}</label><input
-          :id="`weigh-${field.key}`"
-          class="figure mt-1 px-2!"
-          inputmode="decimal"
-          :value="rounded(field.value, field.key)"
-          @change="change(field.key, ($event.target as HTMLInputElement).value)"
-        />
-      </div>
-    </div>
-    <p v-if="problem" class="text-danger" role="alert">{{ t(problem) }}</p>
     <ChoiceRow
       v-if="line.ways.length > 1"
       v-model="chosenWay"
@@ -122,6 +110,18 @@ const rounded = (value: number | null, key: string) =>
         Take it out of the plan
       </button>
     </div>
+    <div class="grid grid-cols-2 gap-3">
+      <div v-for="field in fields" :key="field.key">
+        <label class="label text-sm" :for="`weigh-${field.key}`">{{ field.label }}</label><input
+          :id="`weigh-${field.key}`"
+          class="figure mt-1 px-2!"
+          inputmode="decimal"
+          :value="rounded(field.value, field.key)"
+          @change="change(field.key, ($event.target as HTMLInputElement).value)"
+        />
+      </div>
+    </div>
+    <p v-if="problem" class="text-danger" role="alert">{{ t(problem) }}</p>
     <section v-if="line.part.schools.length">
       <h3 class="label">Two schools</h3>
       <dl class="mt-1 grid gap-2">

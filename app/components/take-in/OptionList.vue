@@ -39,13 +39,13 @@ const nameOf = (id: string) => t(props.pack.bench.reachable.find(part => part.id
             : renewed.map(option => nameOf(option.renews!)).join(', ')
         }}</span>
       </summary>
-      <div class="mt-2 grid gap-4">
-        <OptionSentence
+      <div class="ruled mt-2">
+        <PartChoice
           v-for="option in parts"
           :key="option.id"
+          :name="nameOf(option.renews!)"
           :option="option"
           :differences="differences"
-          :pending="pending"
           :model-value="chosen[option.id] ?? option.default"
           @update:model-value="choice => emit('choose', option.id, choice)"
         />

@@ -1,4 +1,4 @@
-import { hubOffset, splineClock, toolFit } from '../../alignment'
+import { clockOf, hubOffset, rimGaps, splineClock, toolFit } from '../../alignment'
 import { figure, mm } from '../judgement'
 import type { Judge } from '../judgement'
 
@@ -114,6 +114,32 @@ export const hubsInLine: Judge = {
         : `The hubs may stand ${mm(found.offsetMm)} beside each other, more than the shaft’s play of ${mm(found.allowedMm)}: it enters the first disc and stops at the second. True the tool and set them again.`,
       working: [`(${mm(given.number('front'))} + ${mm(given.number('rear'))}) / 2 = ${mm(found.offsetMm)}`],
       figures: [figure('beside each other', found.offsetMm, 'mm')],
+    }
+  },
+}
+
+export const discInRim: Judge = {
+  inputs: { gaps: 'points', limit: 'number' },
+  needs: ['gaps', 'limit'],
+  judge(given) {
+    const limit = given.number('limit')
+    const found = rimGaps(given.points('gaps'))
+    const isIn = found.offsetMm <= limit
+    const unsure = found.restMm > limit
+    const move = `Move it ${mm(found.offsetMm)} toward ${clockOf(found.moveTowardDeg)}`
+    return {
+      level: unsure ? 'watch' : isIn ? 'good' : 'renew',
+      sentence: unsure
+        ? `The gaps do not belong to one round rim: they are ${mm(found.restMm)} off it. Measure again, the feeler square, or turn the disc and look whether it is its rim.`
+        : isIn
+          ? `The disc sits ${mm(found.offsetMm)} off the middle: the shaft finds it.`
+          : `The disc sits ${mm(found.offsetMm)} off the middle. ${move}, and nip the cover again.`,
+      working: [
+        `gap = mean + e cos(θ − φ), by least squares: mean ${mm(found.meanGapMm)}, e ${mm(found.offsetMm)}, widest at ${clockOf(found.moveTowardDeg)}`,
+        `off one round rim by ${mm(found.restMm)} at most`,
+        `may be off by ${mm(limit)}`,
+      ],
+      figures: [figure('off the middle', found.offsetMm, 'mm')],
     }
   },
 }

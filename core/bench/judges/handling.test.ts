@@ -153,3 +153,12 @@ describe('driveline and oil', () => {
     })
   })
 })
+
+describe('a disc without a pilot', () => {
+  it('is moved toward the widest gap, unless the gaps belong to no round rim', () => {
+    const gaps = (...values: number[]) => findingOf('rim-gaps', { gaps: values, limit: 0.25 })
+    expect(gaps(2, 2.1, 2, 1.9).level).toBe('good')
+    expect(gaps(3, 2, 1, 2)).toMatchObject({ level: 'renew', sentence: expect.stringContaining("toward 12 o'clock") })
+    expect(gaps(3, 1, 3, 1)).toMatchObject({ level: 'watch', sentence: expect.stringContaining('one round rim') })
+  })
+})

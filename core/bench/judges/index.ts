@@ -1,7 +1,7 @@
 import type { Judge, JudgeKind } from '../judgement'
 import { boreOffCentre, faceSquare } from './bell'
 import { capacity, heatOfAStart, releaseLoad } from './capacity'
-import { hubsInLine, splinesMeet, toolInPilot } from './centring'
+import { discInRim, hubsInLine, splinesMeet, toolInPilot } from './centring'
 import { fingerHeights } from './cover'
 import { discWear, partMatch } from './disc'
 import { bearingForward, driveAngles, filling } from './driveline'
@@ -37,6 +37,7 @@ export const judges: Record<JudgeKind, Judge> = {
   'room-under': roomUnder,
   'engine-tilt': engineTilt,
   'engine-end': engineEnd,
+  'rim-gaps': discInRim,
   'drive-angles': driveAngles,
   filling: filling,
   'release-demand': releaseLoad,
