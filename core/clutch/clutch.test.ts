@@ -9,6 +9,7 @@ import {
   matchParts,
   releaseDemand,
   torqueCapacity,
+  flywheelMatch,
 } from '.'
 
 describe('discVerdict', () => {
@@ -110,5 +111,53 @@ describe('what is compared and measured', () => {
     expect(concentricGap({ ...depths, bearingMm: 24 })).toMatchObject({ verdict: 'right', shimMm: 0 })
     expect(concentricGap({ ...depths, bearingMm: 26 })).toMatchObject({ verdict: 'too-far', shimMm: 2 })
     expect(concentricGap({ ...depths, bearingMm: 22 })).toMatchObject({ verdict: 'too-near', shimMm: null })
+  })
+})
+
+describe('flywheelMatch', () => {
+  const old = { faceMm: 32, ringMm: 12, teeth: 132, boltCircleMm: 66, massKg: 11 }
+  const worst = (...given: Parameters<typeof flywheelMatch>) => flywheelMatch(...given).findings[0]!.sentence
+  it('fits where all that was measured agrees', () => {
+    const found = flywheelMatch(old, old, { boltMm: 28, clampedMm: 12, threadMm: 10, holeMm: 20 })
+    expect([found.verdict, found.fingersMm, found.ringMm, found.engagedMm, found.engagedDiameters]).toEqual([
+      'fits',
+      0,
+      0,
+      16,
+      1.6,
+    ])
+    expect(flywheelMatch({}, {}).findings).toEqual([])
+  })
+  it('counts a spacer to face, ring and clamped length alike', () => {
+    const found = flywheelMatch(
+      old,
+      { faceMm: 27, ringMm: 7 },
+      { spacerMm: 5, boltMm: 28, clampedMm: 12, threadMm: 10 },
+    )
+    expect([found.fingersMm, found.ringMm, found.engagedMm]).toEqual([0, 0, 11])
+  })
+  it('says where the fingers come to stand, and whether the bearing can go back so far', () => {
+    expect(worst({ faceMm: 30 }, { faceMm: 34 })).toContain('was not measured')
+    expect(worst({ faceMm: 30 }, { faceMm: 34 }, { bearingRoomMm: 6 })).toContain('it has {6.0 mm}')
+    expect(flywheelMatch({ faceMm: 30 }, { faceMm: 34 }, { bearingRoomMm: 3 })).toMatchObject({
+      verdict: 'does-not-fit',
+    })
+    expect(worst({ faceMm: 30 }, { faceMm: 26 })).toContain('has to follow')
+  })
+  it.each([
+    [{ teeth: 132 }, { teeth: 129 }, {}, 'does not mesh'],
+    [{ ringMm: 12 }, { ringMm: 15 }, {}, 'nearer to the box'],
+    [{ boltCircleMm: 66 }, { boltCircleMm: 70 }, {}, 'another crank'],
+    [{}, {}, { boltMm: 20, clampedMm: 12, threadMm: 10 }, 'Only {8.0 mm}'],
+    [{}, {}, { boltMm: 40, clampedMm: 12, threadMm: 10, holeMm: 20 }, 'bottoms'],
+    [{}, {}, { boltMm: 10, clampedMm: 12, threadMm: 10 }, 'does not reach'],
+    [{ massKg: 11 }, { massKg: 7 }, {}, 'lighter'],
+    [{ massKg: 7 }, { massKg: 11 }, {}, 'heavier'],
+  ])('finds %j against %j with %j', (before, after, fixing, words) => {
+    expect(worst(before, after, fixing)).toContain(words)
+  })
+  it('refuses what no flywheel has', () => {
+    expect(() => flywheelMatch({ teeth: 3 }, {})).toThrow('teeth')
+    expect(() => flywheelMatch({}, {}, { spacerMm: -1 })).toThrow('spacer')
   })
 })

@@ -91,6 +91,7 @@ export const judgeKinds = [
   'engine-tilt',
   'engine-end',
   'rim-gaps',
+  'flywheel-match',
   'drive-angles',
   'bearing-forward',
   'filling',

@@ -7,6 +7,7 @@ import { discWear, partMatch } from './disc'
 import { bearingForward, driveAngles, filling } from './driveline'
 import { concentricSetUp, matchHeight, playLimit, sealDepth } from './fits'
 import { dualMassWheel, faceRunout, machining } from './flywheel'
+import { flywheelAgainstOld } from './flywheel-match'
 import { handsOrJack, onStands, roomUnder, supportShare } from './handling'
 import { airInLine, pedalProof, pumped, releaseByCable, releaseByFluid, taughtWindow } from './pedal'
 import { pilotSeat, pilotStack } from './pilot'
@@ -38,6 +39,7 @@ export const judges: Record<JudgeKind, Judge> = {
   'engine-tilt': engineTilt,
   'engine-end': engineEnd,
   'rim-gaps': discInRim,
+  'flywheel-match': flywheelAgainstOld,
   'drive-angles': driveAngles,
   filling: filling,
   'release-demand': releaseLoad,
