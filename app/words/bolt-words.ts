@@ -1,4 +1,4 @@
-import { isOut } from '../../core/fasteners'
+import { boltMaterial, isOut } from '../../core/fasteners'
 import type {
   BoardBolt,
   BoltCondition,
@@ -83,3 +83,7 @@ export function boltSize(bolt: BoardBolt, length: (value: number, unit: string) 
     .filter(Boolean)
     .join(', ')
 }
+
+/** A property class as it is read off a head; what is not of steel says so. */
+export const classLabel = (name: string): string =>
+  boltMaterial(name) === 'aluminium' ? `${name.toUpperCase()}, {aluminum}` : name

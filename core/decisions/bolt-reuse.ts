@@ -3,6 +3,7 @@ import type { FastenerFacts } from '../fasteners/fastener-facts'
 import { jointOf } from '../fasteners/fastener-facts'
 import type { Figure } from '../fasteners/figure'
 import { stagesOf } from '../fasteners/figure'
+import { boltMaterial } from '../fasteners/strength'
 import { torqueAngle } from '../fasteners/torque-angle'
 
 export interface BoltReuse {
@@ -31,6 +32,13 @@ export function boltReuse({
   const single = bolts.filter(bolt => bolt.singleUse)
   if (figure?.renew === 'always')
     return { verdict: 'renew', count: bolts.length, because: `Its sheet says new ones: ${figure.reference}.` }
+  if (facts && boltMaterial(facts.propertyClass) === 'aluminium')
+    return {
+      verdict: 'renew',
+      count: bolts.length,
+      because:
+        'They are of {aluminum}: once pulled they have given, and creep when warm. New ones every time, and never a steel one among them, which corrodes its thread and pulls otherwise.',
+    }
   const turn = figure && stagesOf(figure).find(stage => stage.kind === 'angle')
   if (turn && figure && facts?.clampMm) {
     const stretched = torqueAngle({

@@ -161,6 +161,14 @@ describe('boltReuse', () => {
     ...change,
   })
   const figure = { group: 'g', torqueNm: 40, sourceKind: 'kit-sheet' as const, reference: 'Sheet' }
+  it('renews bolts of aluminium whatever they look like', () => {
+    const facts = { thread: 'M10', propertyClass: 'AL6' }
+    expect(boltReuse({ figure, facts, bolts: [bolt()] })).toMatchObject({
+      verdict: 'renew',
+      because: expect.stringContaining('never a steel one among them'),
+    })
+    expect(boltReuse({ figure, facts: { ...facts, propertyClass: '8.8' }, bolts: [bolt()] }).verdict).toBe('reuse')
+  })
   it('follows the sheet, then the angle, then how they came out', () => {
     expect(boltReuse({ figure: { ...figure, renew: 'always' }, facts: null, bolts: [bolt()] }).verdict).toBe('renew')
     expect(

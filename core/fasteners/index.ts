@@ -23,7 +23,7 @@ export type { BoardBolt, BoardCount, BoltBoard, BoltCondition, BoltDetails, Bolt
 export { FieldError } from '../base/field-error'
 export { parseThread, stressAreaMm2, pitchDiameterMm, rootDiameterMm } from './thread'
 export type { Thread, ThreadLike } from './thread'
-export { strength, propertyClasses } from './strength'
+export { boltMaterial, strength, propertyClasses } from './strength'
 export type { Strength } from './strength'
 export { tighten } from './tighten'
 export type { Friction, Tightening } from './tighten'

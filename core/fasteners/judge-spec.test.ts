@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ceilingOf } from './ceiling'
 import { FieldError } from '../base/field-error'
 import { judgeSpec, loadJoint } from './judge-spec'
-import { strength } from './strength'
+import { boltMaterial, strength } from './strength'
 import { strippingLoadN } from './thread-stripping'
 import { preloadFrom, tighten } from './tighten'
 import { torqueAngle } from './torque-angle'
@@ -119,6 +119,19 @@ describe('ceilingOf', () => {
     expect(shallow.limitedBy).toBe('thread')
     const load = loadJoint({ ...m8, material: 'aluminium', engagementMm: 6, torqueNm: shallow.ceilingNm })
     expect(load.preloadN.high).toBeCloseTo(load.stripN!, 3)
+  })
+})
+
+describe('aluminium bolts', () => {
+  it('are weaker than steel ones of their size, and stretch three times as far', () => {
+    expect(strength('AL 6', 10)).toEqual({ proofMpa: 440, yieldMpa: 440, tensileMpa: 510 })
+    expect(strength('al4', 12).yieldMpa).toBeLessThan(strength('al4', 8).yieldMpa)
+    expect([boltMaterial('AL5'), boltMaterial('8.8'), boltMaterial('grade 8')]).toEqual(['aluminium', 'steel', 'steel'])
+    const turned = (propertyClass: string) =>
+      torqueAngle({ thread: 'M10', propertyClass, snugNm: 15, angleDeg: 30, clampMm: 40, clampMaterial: 'aluminium' })
+    // E is 70 against 205 GPa: the same angle pulls less, and more of it is the bolt's own stretch.
+    expect(turned('AL6').preloadN).toBeLessThan(turned('10.9').preloadN)
+    expect(turned('AL6').elongationMm).toBeGreaterThan(turned('10.9').elongationMm)
   })
 })
 

@@ -12,13 +12,18 @@ const area = (diameterMm: number): number => (Math.PI / 4) * diameterMm ** 2
  * How far a bolt in a tapped hole stretches per newton, in mm/N: half a diameter for the head, the free length threaded
  * throughout, half a diameter of engaged thread and a third of one for the tapped side (VDI 2230 part 1).
  * @param clampMm thickness that is clamped
+ * @param material of the bolt
  */
-export function boltComplianceMmPerN(thread: ThreadLike, clampMm: number): number {
+export function boltComplianceMmPerN(
+  thread: ThreadLike,
+  clampMm: number,
+  material: 'steel' | 'aluminium' = 'steel',
+): number {
   const known = asThread(thread)
   within('clampMm', clampMm, 0.5, 500, 'The clamped thickness in mm')
   const d = known.diameterMm
   const root = area(rootDiameterMm(known))
-  return ((0.5 * d) / area(d) + (clampMm + 0.5 * d) / root + (0.33 * d) / area(d)) / youngMpa.steel
+  return ((0.5 * d) / area(d) + (clampMm + 0.5 * d) / root + (0.33 * d) / area(d)) / youngMpa[material]
 }
 
 /**

@@ -23,9 +23,12 @@ const iso = (proofMpa: number, yieldMpa: number, tensileMpa: number): Strength =
 const INCH_MM = 25.4
 const all = { fromMm: 1, toMm: 39 }
 
+/** A light-metal bolt has no proof load of its own; its yield strength stands for it. */
+const light = (yieldMpa: number, tensileMpa: number): Strength => ({ proofMpa: yieldMpa, yieldMpa, tensileMpa })
+
 /**
  * Strengths by property class. Metric classes: ISO 898-1 (from memory), M1.6 to M39, with the lower band of 8.8
- * up to and with 16 mm. Grades: SAE J429 (from memory), 1/4 to 1 1/2 in.
+ * up to and with 16 mm. Grades: SAE J429 (from memory), 1/4 to 1 1/2 in. Aluminium: ISO 8839 (from memory), up to M39.
  */
 const classes: Readonly<Record<string, Band[]>> = {
   '4.6': [{ ...iso(225, 240, 400), ...all }],
@@ -49,7 +52,29 @@ const classes: Readonly<Record<string, Band[]>> = {
     { ...ksi(74, 81, 105), fromMm: INCH_MM, toMm: 1.5 * INCH_MM },
   ],
   'grade 8': [{ ...ksi(120, 130, 150), fromMm: 4, toMm: 1.5 * INCH_MM }],
+  al1: [
+    { ...light(230, 270), fromMm: 1, toMm: 10 },
+    { ...light(180, 250), fromMm: 10, toMm: 20 },
+  ],
+  al2: [
+    { ...light(205, 310), fromMm: 1, toMm: 14 },
+    { ...light(200, 280), fromMm: 14, toMm: 36 },
+  ],
+  al3: [
+    { ...light(250, 320), fromMm: 1, toMm: 6 },
+    { ...light(260, 310), fromMm: 6, toMm: 39 },
+  ],
+  al4: [
+    { ...light(290, 420), fromMm: 1, toMm: 10 },
+    { ...light(260, 380), fromMm: 10, toMm: 39 },
+  ],
+  al5: [{ ...light(380, 460), ...all }],
+  al6: [{ ...light(440, 510), ...all }],
 }
+
+/** What a bolt is made of, by its property class. */
+export const boltMaterial = (propertyClass: string): 'steel' | 'aluminium' =>
+  /^al ?\d$/i.test(propertyClass.trim()) ? 'aluminium' : 'steel'
 
 /** Every property class that is known, weakest first within its system. */
 export const propertyClasses: readonly string[] = Object.keys(classes)
@@ -67,6 +92,7 @@ export function strength(propertyClass: string, diameterMm: number): Strength {
     .trim()
     .toLowerCase()
     .replace(/^(?:sae )?(?:grade|gr\.?) ?/, 'grade ')
+    .replace(/^al (?=\d$)/, 'al')
   const bands = Object.hasOwn(classes, name) ? classes[name] : undefined
   if (!bands)
     throw new FieldError(

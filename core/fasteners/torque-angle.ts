@@ -2,6 +2,7 @@ import { frictionOf } from './condition'
 import { within } from '../base/field-error'
 import type { Joint } from './judge-spec'
 import { boltComplianceMmPerN, clampComplianceMmPerN } from './stiffness'
+import { boltMaterial } from './strength'
 import { asThread } from './thread'
 import type { ThreadMaterial } from './thread-stripping'
 import { preloadFrom, tighten } from './tighten'
@@ -49,7 +50,7 @@ export function torqueAngle(joint: TorqueAngle): TorqueAngleResult {
     headContactDiameterMm: joint.headContactDiameterMm,
     holeDiameterMm: joint.holeDiameterMm,
   }
-  const bolt = boltComplianceMmPerN(thread, joint.clampMm)
+  const bolt = boltComplianceMmPerN(thread, joint.clampMm, boltMaterial(joint.propertyClass))
   const clamp = clampComplianceMmPerN(thread, joint.clampMm, joint.clampMaterial ?? 'steel')
   const snugN = preloadFrom({
     ...friction,

@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test'
+import { operationOrder } from '../../core/sequence'
 import { jobUpTo, settled, test, view } from './fixture'
 import { nameFigure } from './mechanic'
 
@@ -314,4 +315,26 @@ test('something that no layout knows is in the way: it is in the plan in three t
   await page.setViewportSize({ width: 1280, height: 800 })
   await view(page, stage, jobId, 'plan')
   await expect(page.getByRole('region', { name: 'Beyond the layout' })).toContainText(first)
+})
+
+test('what is found bad is renewed by work of its own: its minutes are told, its steps stand in the plan, and that deals with it', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await jobUpTo(stage, 'shaft-seals-look')
+  await view(page, stage, jobId, 'work')
+  await page.getByRole('radio', { name: 'one wept' }).click()
+  const finding = page.getByTestId('finding-shaft-seals')
+  const before = (await stage.state(jobId)).plan!.totals.minutes
+  await finding.getByRole('button', { name: /Renew it: Axle seals.*\+11 min/ }).click()
+  await expect(finding).toContainText('It is renewed.')
+  await settled(page)
+  const renewed = await stage.state(jobId)
+  expect(renewed.renewals['axle-seals']).toMatchObject({ decision: 'renew', because: 'Shaft seals: one wept' })
+  expect(renewed.plan!.totals.minutes - before).toBeGreaterThan(10)
+  expect(operationOrder(renewed.plan!)).toEqual(expect.arrayContaining(['axle-seals-out', 'axle-seals-in']))
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(finding.getByRole('button', { name: /Renew it: Axle seals/ })).toBeVisible()
+  await settled(page)
+  expect((await stage.state(jobId)).renewals).toEqual({})
 })

@@ -3,7 +3,7 @@ import { checkFacts, FieldError, parseThread, propertyClasses } from '../../../c
 import type { FastenerFacts, ThreadCondition, ThreadMaterial } from '../../../core/fasteners'
 import type { FastenerGroup } from '../../../core/packs'
 import { convert, parseQuantity, UnitError } from '../../../core/units'
-import { materialLabels, threadLabels } from '../../words/bolt-words'
+import { classLabel, materialLabels, threadLabels } from '../../words/bolt-words'
 
 /** What the bolts of a group are and what they go into; by this every figure is judged. */
 const props = defineProps<{ group: FastenerGroup }>()
@@ -85,7 +85,7 @@ function submit() {
         :problem="problemAt('propertyClass') || problemAt('diameterMm')"
         ><select v-bind="control" v-model="form.propertyClass" class="mt-1">
           <option value="">not known</option>
-          <option v-for="name in propertyClasses" :key="name" :value="name">{{ name }}</option>
+          <option v-for="name in propertyClasses" :key="name" :value="name">{{ t(classLabel(name)) }}</option>
         </select></Field
       >
     </div>
