@@ -6,7 +6,9 @@ import type {
   HeadKind,
   Pattern,
   RenewRule,
+  HeadTreatment,
   ThreadCondition,
+  ThreadTreatment,
   ThreadMaterial,
 } from '../../core/fasteners'
 
@@ -36,6 +38,17 @@ export const threadLabels: { id: ThreadCondition; label: string }[] = [
   { id: 'oiled', label: 'Oiled' },
   { id: 'threadlocker', label: 'Threadlocker' },
   { id: 'head-lubricated', label: 'Lubricant under the head' },
+  { id: 'thread-oiled', label: 'Thread oiled, head dry' },
+  { id: 'threadlocker-head-lubricated', label: 'Threadlocker, and lubricant under the head' },
+]
+export const threadTreatmentLabels: { id: ThreadTreatment; label: string }[] = [
+  { id: 'dry', label: 'Dry' },
+  { id: 'oiled', label: 'Oiled' },
+  { id: 'threadlocker', label: 'Threadlocker' },
+]
+export const headTreatmentLabels: { id: HeadTreatment; label: string }[] = [
+  { id: 'dry', label: 'Dry' },
+  { id: 'lubricated', label: 'Lubricated' },
 ]
 export const renewLabels: { id: RenewRule; label: string }[] = [
   { id: 'always', label: 'Renew every time' },

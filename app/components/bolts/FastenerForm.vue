@@ -3,7 +3,7 @@ import { checkFacts, FieldError, parseThread, propertyClasses } from '../../../c
 import type { FastenerFacts, ThreadCondition, ThreadMaterial } from '../../../core/fasteners'
 import type { FastenerGroup } from '../../../core/packs'
 import { convert, parseQuantity, UnitError } from '../../../core/units'
-import { classLabel, materialLabels, threadLabels } from '../../words/bolt-words'
+import { classLabel, materialLabels } from '../../words/bolt-words'
 
 /** What the bolts of a group are and what they go into; by this every figure is judged. */
 const props = defineProps<{ group: FastenerGroup }>()
@@ -89,7 +89,7 @@ function submit() {
         </select></Field
       >
     </div>
-    <ChoiceRow v-model="form.condition" label="Thread and head" :choices="threadLabels" />
+    <ConditionRows v-model="form.condition" />
     <div class="grid grid-cols-2 gap-3">
       <Field v-slot="{ control }" id="fastener-material" label="Goes into"
         ><select v-bind="control" v-model="form.material" class="mt-1">

@@ -44,8 +44,8 @@ watch(
 </script>
 
 <template>
-  <ol class="print:columns-2 print:gap-6 print:text-[8pt] print:leading-tight">
-    <li v-for="(trip, index) in plan.trips" :key="index" class="border-t-2 border-ink py-3 print:border-t print:py-1">
+  <ol class="print:columns-2 print:gap-6 print:text-[8pt] print:leading-[1.15]">
+    <li v-for="(trip, index) in plan.trips" :key="index" class="border-t-2 border-ink py-3 print:border-t print:py-0.5">
       <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
         <PlaceTag :place="trip.place" class="print:[&>span]:py-0" />
         <span>{{ trip.car === 'raised' ? 'car raised' : 'car on the ground' }}</span>
