@@ -40,7 +40,7 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
     >
       {{ t(line.part.name) }}
     </button>
-    <p class="md:order-last" :class="[says.tone, isOver ? 'md:col-span-5 md:text-right' : '']">{{ says.text }}</p>
+    <p class="md:order-last" :class="[says.tone, isOver ? 'md:col-start-6' : '']">{{ says.text }}</p>
     <p v-if="!isOver" class="text-right max-md:order-last max-md:text-left">
       <span class="text-quiet md:sr-only">now </span
       ><span class="figure">{{ line.answer ? money(line.answer.expectedNow) : '–' }}</span

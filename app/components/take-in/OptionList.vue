@@ -31,9 +31,9 @@ const nameOf = (id: string) => t(props.pack.bench.reachable.find(part => part.id
       @update:model-value="choice => emit('choose', option.id, choice)"
     />
     <details v-if="parts.length" class="border-t border-rule pt-2" data-testid="parts-renewed">
-      <summary class="flex min-h-11 cursor-pointer flex-wrap items-baseline gap-x-3">
+      <summary class="min-h-11 cursor-pointer py-2">
         <span class="label">Renewed while it is open</span>
-        <span class="text-quiet">{{
+        <span class="ml-3 text-quiet">{{
           renewed.length === 0
             ? `nothing besides yet; ${parts.length} parts come within reach`
             : renewed.map(option => nameOf(option.renews!)).join(', ')
