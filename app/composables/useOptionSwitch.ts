@@ -1,4 +1,4 @@
-import { choicesFor, switchAsked } from '../../core/job'
+import { choicesFor, orderKept, switchAsked } from '../../core/job'
 import type { PartDecided } from '../../core/job'
 import type { Decided } from '../../core/job/chapters/renewals'
 import type { Pack } from '../../core/packs'
@@ -68,7 +68,9 @@ export function useOptionSwitch() {
     const clock = { at: nowIso(), utcOffsetMinutes: utcOffsetMinutes() }
     const pack = await fetchKept<Pack>(`/api/packs/${before!.packId}`)
     const procedure = expandPack(pack, { ...before!.options, ...choices })
-    const left = order?.filter(id => !done[id])
+    const unordered = switchAsked(store.ahead, procedure, circumstances, clock)
+    const kept = decided && Object.keys(done).length > 0 ? orderKept(store.ahead, procedure, unordered) : null
+    const left = (order ?? kept ?? undefined)?.filter(id => !done[id])
     const asked = switchAsked(store.ahead, procedure, circumstances, clock, left)
     const plan = await worker.ask(remote => remote.planned(posted(procedure), posted(asked)))
     const body: SwitchOptions = {

@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { admit, applyEvent, choicesFor, lastUndoable, reachOf, reduceJob, stepsLeft, switchAsked } from '../../core/job'
+import {
+  admit,
+  applyEvent,
+  choicesFor,
+  lastUndoable,
+  orderKept,
+  reachOf,
+  reduceJob,
+  stepsLeft,
+  switchAsked,
+} from '../../core/job'
 import type { EventPayloads, JobEvent, JobState, PartDecided } from '../../core/job'
 import { expandPack } from '../../core/packs'
 import type { Pack } from '../../core/packs'
@@ -103,6 +113,10 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
   })
 })
 
+/** What is left of a job, in its order; with another order, only what stands in that. */
+const ordered = ({ plan, done }: JobState, within?: string[]) =>
+  operationOrder(plan!).filter(id => !done[id] && (within?.includes(id) ?? true))
+
 const allRenewed = (pack: Pack) => Object.fromEntries(partsOf(pack).map(({ id, choices }) => [id, choices[1]!.id]))
 
 /** Some parts renewed or left, each by any of its ways; `null` where that changes nothing. */
@@ -123,7 +137,11 @@ function renewed(
   if (Object.keys(choices).length === 0) return null
   const procedure = expandPack(pack, { ...state.procedure!.options, ...choices })
   const clock = { at: '2026-03-05T20:00:00.000Z', utcOffsetMinutes: 0 }
-  const { clock: from, circumstances, setting, request } = switchAsked(state, procedure, state.circumstances, clock)
+  const asked = switchAsked(state, procedure, state.circumstances, clock)
+  const { clock: from, circumstances, setting } = asked
+  const order = index % 2 === 0 ? orderKept(state, procedure, asked) : null
+  if (order) expect(order.filter(id => ordered(state).includes(id))).toEqual(ordered(state, order))
+  const request = { ...asked.request, ...(order ? { order } : {}) }
   const payload: EventPayloads['options-switched'] = {
     procedure,
     plan: planJob(procedure, setting, { ...request, effort: { moves: 1000 } }),
