@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { bottles, drained, syringeStrokes } from '.'
+import { blend, bottles, drained, syringeStrokes } from '.'
 
 describe('bottles', () => {
   it('are bought whole, with least left over', () => {
@@ -69,5 +69,18 @@ describe('what came out', () => {
     expect(syringeStrokes(1900, 500)).toBe(4)
     expect(syringeStrokes(2000, 500)).toBe(4)
     expect(() => syringeStrokes(100, 0)).toThrow('strokeMl')
+  })
+})
+
+describe('blend', () => {
+  const kind = (share: number, change = {}) => ({ share, bottleMl: 1000, onShelfMl: 0, ...change })
+  it('buys each kind of a filling in whole bottles of its own', () => {
+    const [first, second] = blend(1900, [kind(0.7), kind(0.3, { bottleMl: 500, onShelfMl: 100 })]).parts
+    expect([first!.ml, first!.boughtMl, first!.leftMl]).toEqual([1330, 2000, 670])
+    // 570 ml of which 100 ml stand there: one bottle of 500 ml, 30 ml left.
+    expect([second!.ml, second!.boughtMl, second!.leftMl]).toEqual([expect.closeTo(570), 500, expect.closeTo(30)])
+  })
+  it('refuses shares that make no whole', () => {
+    expect(() => blend(1900, [kind(0.7), kind(0.2)])).toThrow('shares')
   })
 })

@@ -1,4 +1,6 @@
 export { bottles } from './bottles'
 export type { BottleChoice, BottleSize } from './bottles'
+export { blend } from './blend'
+export type { Blend, BlendPart } from './blend'
 export { drained, syringeStrokes } from './drained'
 export type { DrainReport } from './drained'

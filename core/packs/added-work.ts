@@ -97,9 +97,9 @@ export function addedThings({ takesOff }: AddedStep): Pick<PackModule, 'items' |
 
 /**
  * Steps that were added on a job, as a module of a layout made from it.
- * @param proved ids of the steps that prove the car, which is whole by then
+ * @param provedAfter ids of the steps that prove the car, which is whole by then, of those that come behind what was behind an added step
  */
-export function addedModule(added: AddedStep[], proved: readonly string[]): PackModule {
+export function addedModule(added: AddedStep[], provedAfter: (added: AddedStep) => readonly string[]): PackModule {
   const things = added.map(addedThings)
   return {
     id: 'beyond',
@@ -110,7 +110,7 @@ export function addedModule(added: AddedStep[], proved: readonly string[]): Pack
     parts: [],
     assumes: {},
     operations: added.map(addedSource),
-    links: added.flatMap(step => addedLinks(step, proved)),
+    links: added.flatMap(step => addedLinks(step, provedAfter(step))),
   }
 }
 

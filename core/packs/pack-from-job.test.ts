@@ -109,4 +109,40 @@ describe('packFromJob', () => {
     expect(again.groups.map(group => [group.id, group.count])).toEqual([['own-1-bolts', 3]])
     expect(again.operations.find(entry => entry.id === 'own-1.refit')!.minutes[1]).toBe(8)
   })
+  it('ties what was added before as much of the proving as it was on the job', () => {
+    const proved = smallPack({
+      items: [{ id: 'cover', name: 'Cover', state: 'off' }],
+      operations: [
+        operation('cover-off', { takesOff: { cover: 1 }, refit: { kind: 'mirror', override: { title: 'Cover on' } } }),
+        operation('look'),
+        operation('pedal', { phase: 'prove' }),
+        operation('drive', { phase: 'prove' }),
+      ],
+      links: [link('cover-off', 'look'), link('pedal', 'drive', { mirror: false })],
+    })
+    const { links } = expandPack(proved)
+    const job = { options: {}, order: ['cover-off', 'look', 'pedal', 'cover-off.refit', 'drive'], because: 'Ours' }
+    const added = {
+      stepId: 'own-1',
+      title: 'Bracket off',
+      phase: 'strip' as const,
+      place: 'top' as const,
+      car: 'either' as const,
+      minutes: 10,
+      tools: [],
+      cautions: [],
+      after: [],
+      before: ['look'],
+      takesOff: [{ id: 'own-1-bracket', name: 'bracket', count: 1, state: 'off' as const, isFastener: false }],
+      refit: { title: 'Bracket on', minutes: 8 },
+    }
+    const because = 'The car is whole before it is proved.'
+    const tied = [{ before: 'own-1.refit', after: 'drive', kind: 'safety' as const, because, waitMinutes: 0 }]
+    const own = packFromJob(proved, { ...job, added: [added] }, [...links, ...tied], 'ours', 'Ours')
+    const after = expandPack(own)
+      .links.filter(each => each.before === 'own-1.refit')
+      .map(each => each.after)
+    expect(after).toContain('drive')
+    expect(after).not.toContain('pedal')
+  })
 })

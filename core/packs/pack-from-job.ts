@@ -2,6 +2,7 @@ import { addedModule } from './added-work'
 import type { AddedStep } from './added-work'
 import { knownAnswers } from './known-answers'
 import type { Known } from './known-answers'
+import { refitId } from './mirror'
 import { narrow, narrowBoard } from './narrow'
 import { stepIds } from './resolve-module'
 import { settler } from './settle-choices'
@@ -43,15 +44,18 @@ export function packFromJob(
   )
   const settle = settler(kept, settled)
   const out = new Set(leftOut)
+  // As the job itself was proved: what it went back behind came before some of the proving.
+  const proving = new Set(
+    pack.modules.flatMap(module =>
+      module.operations.filter(({ id, phase }) => phase === 'prove' && !out.has(id)).map(({ id }) => id),
+    ),
+  )
   const worked = [
     ...pack.modules.map(module =>
       without(out, { ...module, operations: module.operations.flatMap(settle), links: module.links.flatMap(settle) }),
     ),
-    addedModule(
-      added,
-      pack.modules.flatMap(module =>
-        module.operations.filter(({ id, phase }) => phase === 'prove' && !out.has(id)).map(({ id }) => id),
-      ),
+    addedModule(added, ({ stepId }) =>
+      links.filter(({ before, after }) => before === refitId(stepId) && proving.has(after)).map(({ after }) => after),
     ),
   ].filter(module => module.operations.length > 0)
   const here = new Set(worked.flatMap(stepIds))

@@ -1,5 +1,6 @@
 import { correctLine, rippleAcceleration, shaftLine, shaftSpeed } from '../../driveline'
-import { bottles, drained, syringeStrokes } from '../../fluids'
+import { blend, drained, syringeStrokes } from '../../fluids'
+import type { BottleChoice } from '../../fluids'
 import { figure, mm } from '../judgement'
 import type { Judge } from '../judgement'
 
@@ -105,28 +106,58 @@ export const bearingForward: Judge = {
 }
 
 export const filling: Judge = {
-  inputs: { out: 'number', capacity: 'number', bottle: 'number', shelf: 'number', stroke: 'number' },
+  inputs: {
+    out: 'number',
+    capacity: 'number',
+    bottle: 'number',
+    shelf: 'number',
+    stroke: 'number',
+    share: 'number',
+    bottleTwo: 'number',
+    shelfTwo: 'number',
+  },
   needs: ['capacity', 'bottle', 'shelf', 'stroke'],
   judge(given, { of = 'It' }) {
     const capacity = given.number('capacity')
     const out = given.maybe('out')
-    const bought = bottles({
-      needMl: capacity,
-      sizes: [{ ml: given.number('bottle') }],
-      onShelfMl: given.number('shelf'),
-    })
+    const first = (given.maybe('share') ?? 100) / 100
+    const { parts } = blend(capacity, [
+      { share: first, bottleMl: given.number('bottle'), onShelfMl: given.number('shelf') },
+      ...(first < 1
+        ? [{ share: 1 - first, bottleMl: given.maybe('bottleTwo') ?? 1000, onShelfMl: given.maybe('shelfTwo') ?? 0 }]
+        : []),
+    ])
     const report = out === undefined ? null : drained({ outMl: out, capacityMl: capacity })
-    const count = bought.bottles[0]?.count ?? 0
+    const kinds = parts.map((part, index) =>
+      parts.length === 1
+        ? toBuy(part)
+        : `${index === 0 ? 'the first' : 'the second'} kind {${Math.round(part.ml)} ml}, ${toBuy(part)}`,
+    )
     return {
       level: report?.low ? 'watch' : 'good',
-      sentence: `${report?.low ? `${report.because} ` : ''}${of} takes {${capacity} ml}: ${count === 0 ? 'the shelf holds enough' : `${count} ${count === 1 ? 'bottle' : 'bottles'} to buy, {${bought.leftMl} ml} left over`}, ${syringeStrokes(capacity, given.number('stroke'))} strokes of the syringe.`,
+      sentence: `${report?.low ? `${report.because} ` : ''}${of} takes {${capacity} ml}: ${kinds.join('; ')}, ${syringeStrokes(capacity, given.number('stroke'))} strokes of the syringe.`,
       working: [
-        `{${capacity} ml} − {${given.number('shelf')} ml} on the shelf, in bottles of {${given.number('bottle')} ml}, bought whole = {${bought.boughtMl} ml}`,
+        ...parts.map(
+          (part, index) =>
+            `{${Math.round(part.ml)} ml} − {${given.maybe(index === 0 ? 'shelf' : 'shelfTwo') ?? 0} ml} on the shelf, in bottles of {${given.maybe(index === 0 ? 'bottle' : 'bottleTwo') ?? 1000} ml}, bought whole = {${part.boughtMl} ml}`,
+        ),
         ...(out === undefined
           ? []
           : [`out: {${out} ml} of {${capacity} ml} = ${Math.round((out / capacity) * 100)} in 100`]),
       ],
-      figures: [figure('bottles', count, '', 0)],
+      figures: parts.map((part, index) =>
+        figure(index === 0 ? 'bottles' : 'bottles of the second kind', countOf(part), '', 0),
+      ),
     }
   },
+}
+
+const countOf = (part: BottleChoice) => part.bottles[0]?.count ?? 0
+
+/** What has to be bought of one kind. */
+function toBuy(part: BottleChoice): string {
+  const count = countOf(part)
+  return count === 0
+    ? 'the shelf holds enough'
+    : `${count} ${count === 1 ? 'bottle' : 'bottles'} to buy, {${Math.round(part.leftMl)} ml} left over`
 }

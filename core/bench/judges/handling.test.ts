@@ -147,6 +147,9 @@ describe('driveline and oil', () => {
       level: 'good',
       sentence: expect.stringContaining('2 bottles to buy, {100 ml} left over, 4 strokes'),
     })
+    expect(findingOf('filling', { ...oil, share: 70, bottleTwo: 500, shelfTwo: 0 })).toMatchObject({
+      sentence: expect.stringContaining('the second kind'),
+    })
     expect(findingOf('filling', { ...oil, out: 1200 })).toMatchObject({
       level: 'watch',
       sentence: expect.stringContaining('Only 63 in 100'),
