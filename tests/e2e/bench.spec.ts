@@ -205,6 +205,10 @@ test('a seal with its carrier, decided in the middle of the bench, moves the fin
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('button', { name: 'Take it out of the plan' })).toBeVisible()
   expect((await left()).minutes).toBeCloseTo(alone.minutes)
+  await view(page, stage, jobId, 'plan')
+  const moves = page.getByTestId('plan-moves')
+  await expect(moves.getByRole('listitem').last()).toContainText(`Renewed: Crank seal.`)
+  await expect(moves.getByRole('listitem').last()).toContainText(`+${minutesText(more)}`)
 })
 
 test('a part that is late moves the Yard by itself; the supplier down, an order is written by hand', async ({

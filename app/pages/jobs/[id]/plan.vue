@@ -187,6 +187,7 @@ function pin(stepId: string) {
           Odds come from the low, likely and high minutes of each step, drawn ten thousand times. Ask any step to see
           why it stands where it stands, and to move it.
         </p>
+        <PlanMoves />
         <PlanBeyond />
       </div>
     </template>
