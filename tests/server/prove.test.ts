@@ -508,7 +508,8 @@ describe('looking jobs up', () => {
     const other = { ...twin, id: crypto.randomUUID(), name: 'The other estate' }
     for (const car of [twin, other]) await call('POST', '/api/vehicles', car)
     const jobId = await worked('undertray-off', { vehicleId: twin.id })
-    const added = incoming('step-added', {
+    const addedId = crypto.randomUUID()
+    const step = {
       stepId: 'own-1',
       title: 'Take the bracket off',
       phase: 'strip',
@@ -526,13 +527,14 @@ describe('looking jobs up', () => {
       refit: { title: 'Put the bracket back', minutes: 9 },
       at: new Date().toISOString(),
       utcOffsetMinutes: 0,
-    })
+    }
+    const added = incoming('step-added', step, { id: addedId })
     expect((await call('POST', `/api/jobs/${jobId}/events`, { events: [added] })).status).toBe(200)
     const found = async () => ((await call('GET', `/api/vehicles/${other.id}`)).json() as { found: unknown[] }).found
     expect(await found()).toEqual([
       { name: 'bracket', state: 'off', count: 2, bolts: 3, minutes: 9, goesBack: true, jobs: 1 },
     ])
-    const undo = incoming('undone', { eventId: added.id })
+    const undo = incoming('undone', { eventId: addedId })
     expect((await call('POST', `/api/jobs/${jobId}/events`, { events: [undo] })).status).toBe(200)
     expect(await found()).toEqual([])
   })

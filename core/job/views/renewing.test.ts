@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { expandPack } from '../../packs'
 import type { Pack } from '../../packs'
+import type { ReachablePart } from '../../pack/sheets'
 import { operation, smallPack } from '../../../tests/support/small-pack'
 import { choicesFor, isPlanned, renewedBy, withChoice } from './renewing'
 
@@ -12,12 +13,12 @@ const option = (id: string, choices: string[], renews?: string) => ({
   school: false,
   ...(renews ? { renews } : {}),
 })
-const reachable = (id: string, change: object = {}) => ({
+const reachable = (id: string, change: Partial<ReachablePart> = {}): ReachablePart => ({
   id,
   name: id,
   part: id,
   reachedBy: ['open'],
-  minutes: [1, 2, 3] as [number, number, number],
+  minutes: [1, 2, 3],
   chance: 0.1,
   because: 'It wears.',
   sheets: [],
