@@ -21,7 +21,7 @@ const head = computed<HeadTreatment>({
 
 <template>
   <div class="grid gap-3">
-    <ChoiceRow v-model="thread" label="Thread" :choices="threadTreatmentLabels" />
+    <ChoiceRow v-model="thread" label="On the thread" :choices="threadTreatmentLabels" />
     <ChoiceRow v-model="head" label="Under the head" :choices="headTreatmentLabels" />
   </div>
 </template>
