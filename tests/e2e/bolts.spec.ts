@@ -303,6 +303,8 @@ test('a bolt that gives way under the hand opens the way out', async ({ page, st
   await page.getByRole('button', { name: 'It has gone: the way out' }).click()
   await page.getByRole('radio', { name: /Drill out and set a thread insert/ }).check()
   await page.getByRole('button', { name: 'Write it down and take this way' }).click()
+  await page.getByRole('dialog').waitFor({ state: 'detached' })
+  await settled(page)
   await page.getByRole('button', { name: 'Thread insert set, new bolt' }).click()
   await expect(page.getByTestId('turn')).toBeEnabled()
   await page.keyboard.press('Space')
