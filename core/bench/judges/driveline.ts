@@ -139,7 +139,7 @@ export const filling: Judge = {
       working: [
         ...parts.map(
           (part, index) =>
-            `{${Math.round(part.ml)} ml} − {${given.maybe(index === 0 ? 'shelf' : 'shelfTwo') ?? 0} ml} on the shelf, in bottles of {${given.maybe(index === 0 ? 'bottle' : 'bottleTwo') ?? 1000} ml}, bought whole = {${part.boughtMl} ml}`,
+            `{${Math.round(part.ml)} ml} − {${Math.round(given.maybe(index === 0 ? 'shelf' : 'shelfTwo') ?? 0)} ml} on the shelf, in bottles of {${Math.round(given.maybe(index === 0 ? 'bottle' : 'bottleTwo') ?? 1000)} ml}, bought whole = {${Math.round(part.boughtMl)} ml}`,
         ),
         ...(out === undefined
           ? []
