@@ -1,4 +1,5 @@
 import type { LinkSource, OperationSource, Pack, PackModule } from '../../core/packs'
+import type { PackOption } from '../../core/pack/options'
 
 /** An operation with everything but what is named left plain. */
 export function operation(id: string, change: Partial<OperationSource> = {}): OperationSource {
@@ -110,4 +111,16 @@ export function coverAndPart(): Pack {
       link('look', 'part-off.refit', { mirror: false }),
     ],
   })
+}
+
+/** A part that is left, or renewed by the steps that apply under it. */
+export const sealOption: PackOption = {
+  id: 'seal',
+  sentence: 'The seal is …',
+  choices: [
+    { id: 'left', label: 'left' },
+    { id: 'renewed', label: 'renewed' },
+  ],
+  default: 'left',
+  school: false,
 }

@@ -53,10 +53,11 @@ async function decide(decision: 'renew' | 'leave') {
     decision === 'renew' ? t(part.because) : 'Left for now; the customer was told.',
   )
   const more = Math.round(store.ahead.plan!.totals.minutes - before)
-  if (done && more !== 0)
-    messages.say(
-      `${t(part.name)}: the job takes ${minutesText(Math.abs(more))} ${more > 0 ? 'longer' : 'less'}, and its steps stand in the plan.`,
-    )
+  if (!done || more === 0) return
+  const steps = decision === 'renew' ? 'stand in the plan' : 'are out of the plan'
+  messages.say(
+    `${t(part.name)}: the job takes ${minutesText(Math.abs(more))} ${more > 0 ? 'longer' : 'less'}, and its steps ${steps}.`,
+  )
 }
 /** The plan can do it another way, or leave it. */
 const canLeave = computed(() => props.line.planned && props.line.part.option?.left !== undefined)

@@ -1,20 +1,10 @@
 import { expect, it } from 'vitest'
 import { expandPack } from '../../packs'
-import { link, operation, smallPack } from '../../../tests/support/small-pack'
+import { link, operation, smallPack, sealOption } from '../../../tests/support/small-pack'
 import { TestLog } from '../../../tests/support/job-log'
 import { orderKept } from './order-kept'
 import { switchAsked } from './plan-asked'
 
-const seal = {
-  id: 'seal',
-  sentence: 'The seal is …',
-  choices: [
-    { id: 'left', label: 'left' },
-    { id: 'renewed', label: 'renewed' },
-  ],
-  default: 'left',
-  school: false,
-}
 const pack = {
   ...smallPack({
     operations: [
@@ -34,7 +24,7 @@ const pack = {
       link('seal-in', 'close'),
     ],
   }),
-  options: [seal],
+  options: [sealOption],
 }
 const clock = { at: '2026-03-02T09:00:00.000Z', utcOffsetMinutes: 0 }
 

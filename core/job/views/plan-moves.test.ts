@@ -2,20 +2,10 @@ import { expect, it } from 'vitest'
 import { expandPack } from '../../packs'
 import { planJob } from '../../sequence'
 import { TestLog } from '../../../tests/support/job-log'
-import { operation, smallPack } from '../../../tests/support/small-pack'
+import { operation, smallPack, sealOption } from '../../../tests/support/small-pack'
 import { noCircumstances } from '../chapters/plan/circumstances'
 import { planMoves } from './plan-moves'
 
-const seal = {
-  id: 'seal',
-  sentence: 'The seal is …',
-  choices: [
-    { id: 'left', label: 'left' },
-    { id: 'renewed', label: 'renewed' },
-  ],
-  default: 'left',
-  school: false,
-}
 const pack = {
   ...smallPack({
     operations: [
@@ -24,7 +14,7 @@ const pack = {
       operation('seal-in', { minutes: [8, 10, 14], when: [{ seal: ['renewed'] }] }),
     ],
   }),
-  options: [seal],
+  options: [sealOption],
 }
 const clock = { at: '2026-03-02T09:00:00.000Z', minutes: 0, utcOffsetMinutes: 0 }
 const left = { stepId: 'cover', reason: 'This car has none', at: clock.at, utcOffsetMinutes: 0 }
