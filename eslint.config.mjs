@@ -33,7 +33,9 @@ const subjects = [
   'sequence',
   'packs',
   'decisions',
+  'people',
   'job',
+  'rights',
   'formats',
 ]
 const useEarlierSubjects = subjects.map((subject, index) => ({

@@ -1,23 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { buildWorker } from './server/apart/build'
+import { contentPolicy } from './server/content-policy'
 import { neededFor } from './shell/assets'
 import { buildShell } from './shell/build'
-
-/** Everything comes from the application itself; gauges and wrenches are spoken to over sockets of this machine. */
-const contentPolicy = [
-  "default-src 'self'",
-  "script-src 'self' 'unsafe-inline'",
-  "style-src 'self' 'unsafe-inline'",
-  "img-src 'self' data: blob:",
-  "font-src 'self' data:",
-  "connect-src 'self' ws: wss:",
-  "worker-src 'self' blob:",
-  "object-src 'none'",
-  "base-uri 'none'",
-  "form-action 'self'",
-  "frame-ancestors 'none'",
-].join('; ')
 
 /** Where the browser gets what it shows before any address leads anywhere. */
 const head = {
@@ -53,12 +39,22 @@ const judgesLater = {
     id.endsWith('/judges/at-hand') ? fileURLToPath(new URL('app/device/judges.ts', import.meta.url)) : null,
 }
 
+/** The build puts small pieces together. What few views want would come with what every view wants; what every view of a job wants would come in a dozen files. */
+const chunksInBrowser = {
+  expand: /\/core\/packs\/(?:expand-pack|narrow|bench-of|authored-order|fact-links)\.ts$/,
+  frame:
+    /\/app\/components\/(?:common\/(?:PlaceTag|FootBar|SheetWithMargin|TorqueFigure)|job\/(?:FigureLine|WhyPanel|OffList|JobStrip|SentMark|JobNav|PrintHead|SettingsMenu|CarGlyph)|work\/(?:StepCautions|NewPartsAsk))\.vue/,
+}
+const chunkOf = (id: string) => Object.entries(chunksInBrowser).find(([, files]) => files.test(id))?.[0]
+
 /** Files that the views of a job and the Yard ask for at once; those of Work, which the page names before anything runs. */
 let needed: string[] = []
 let ofWork: string[] = []
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-05-01',
+  // A build beside the type check takes a folder of its own.
+  buildDir: process.env.ELDRIN_BUILD_DIR ?? '.nuxt',
   // One shell for all views: the state is computed in the browser from the job's events, with or without signal.
   ssr: false,
   telemetry: false,
@@ -85,8 +81,13 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     // The core is pure, and so are the framework's composables: what of them is not used is left out, whatever names it on the way.
     build: {
+      minify: 'terser',
       rollupOptions: {
-        output: { experimentalMinChunkSize: 10_000 },
+        output: {
+          experimentalMinChunkSize: 10_000,
+          manualChunks: chunkOf,
+          onlyExplicitManualChunks: true,
+        },
         treeshake: {
           moduleSideEffects: (id, external) =>
             external ||
@@ -112,7 +113,7 @@ export default defineNuxtConfig({
     routeRules: {
       '/**': {
         headers: {
-          'content-security-policy': contentPolicy,
+          'content-security-policy': contentPolicy(),
           'x-content-type-options': 'nosniff',
           'referrer-policy': 'no-referrer',
           'x-frame-options': 'DENY',

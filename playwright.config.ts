@@ -8,10 +8,10 @@ export default defineConfig({
   fullyParallel: false,
   forbidOnly: !!process.env.CI,
   // How long something may take is no question of these tests: a busy machine is several times slower than an idle one.
-  timeout: 600_000,
-  expect: { timeout: 90_000 },
+  timeout: 900_000,
+  expect: { timeout: 240_000 },
   use: {
-    actionTimeout: 90_000,
+    actionTimeout: 240_000,
     // The shell is looked at by a test of its own; elsewhere pages come from the server that is started for them.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },

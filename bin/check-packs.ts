@@ -1,6 +1,7 @@
 /**
  * Checks the packs that ship, or the pack files named; prints what it found, or what is wrong with file, path and reason.
  * npm run packs:check [-- file.yaml …]
+ * With --keep it keeps what was read and looked through for the built server, which then does not do so at every start.
  */
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
@@ -8,6 +9,7 @@ import { readPack } from '../contracts/read-pack'
 import { expandPack } from '../core/packs'
 import type { Pack } from '../core/packs'
 import { planJob } from '../core/sequence'
+import { keepShelf } from '../server/kept-shelf'
 import { loadPacks, PackFileError } from '../server/load-packs'
 
 function tell(pack: Pack) {
@@ -20,8 +22,12 @@ function tell(pack: Pack) {
 }
 
 try {
-  const { packs, terms } = loadPacks(process.env.PACKS_DIR ?? fileURLToPath(new URL('../packs', import.meta.url)))
-  const files = process.argv.slice(2)
+  const folder = process.env.PACKS_DIR ?? fileURLToPath(new URL('../packs', import.meta.url))
+  const shelf = loadPacks(folder)
+  const { packs, terms } = shelf
+  const files = process.argv.slice(2).filter(argument => argument !== '--keep')
+  if (process.argv.includes('--keep'))
+    keepShelf(fileURLToPath(new URL('../.output/packs-read', import.meta.url)), folder, shelf)
   if (files.length === 0) for (const pack of packs.values()) tell(pack)
   for (const file of files) {
     const { pack, problems } = readPack(readFileSync(file, 'utf8'), terms)

@@ -53,6 +53,7 @@ pg_home() {
 }
 
 # pg_start HOME: starts the server of a data folder unless it runs, on a free port of the loopback. Sets PG_PORT, PG_STARTED.
+# PG_MORE holds further settings as postgres takes them.
 pg_start() {
   local home=$1
   PG_STARTED=
@@ -68,7 +69,7 @@ pg_start() {
   fi
   PG_PORT=$(free_port)
   (cd / && as_postgres "$PG_BIN/pg_ctl" -D "$home/data" -w -l "$home/log" \
-    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='$home'" start >/dev/null) || die "PostgreSQL did not start; see $home/log"
+    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='$home' ${PG_MORE:-}" start >/dev/null) || die "PostgreSQL did not start; see $home/log"
   PG_STARTED=$home
 }
 
@@ -101,8 +102,21 @@ source_mark() {
 need_build() {
   local stamp=$ROOT/.output/.eldrin-source
   local mark; mark=$(source_mark)
+  if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$mark" ]; then
+    say 'building'
+    [ -f "$ROOT/.nuxt/tsconfig.json" ] || (cd "$ROOT" && npx --no-install nuxt prepare --logLevel silent >/dev/null)
+    (cd "$ROOT" && ELDRIN_BUILD_DIR=$ROOT/.data/nuxt npx --no-install nuxt build --logLevel silent >"$ROOT/.data/build.log" 2>&1) || { tail -40 "$ROOT/.data/build.log" >&2; die 'the build failed'; }
+    printf '%s' "$mark" > "$stamp"
+  fi
+  need_packs "$mark"
+}
+
+# The layouts are read and looked through once for a build, not at every start of it.
+need_packs() {
+  local stamp=$ROOT/.output/.eldrin-packs
+  local mark; mark=$1:$(cd "$ROOT" && find packs -type f -print0 | sort -z | xargs -0 cksum | cksum)
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$mark" ] && return
-  say 'building'
-  (cd "$ROOT" && npx --no-install nuxt build --logLevel silent >"$ROOT/.data/build.log" 2>&1) || { tail -40 "$ROOT/.data/build.log" >&2; die 'the build failed'; }
+  say 'looking through the layouts'
+  (cd "$ROOT" && npx --no-install tsx bin/check-packs.ts --keep) || die 'a layout is not sound'
   printf '%s' "$mark" > "$stamp"
 }

@@ -2,7 +2,7 @@
  * Writes what follows from elsewhere: the JSON Schemas of pack and job files, the table of events, and what the core keeps of the
  * ways of bleeding that ship.
  */
-import { readFileSync, writeFileSync } from 'node:fs'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { eventTable } from '../contracts/event-table'
 import { jobSchema } from '../contracts/job-schema'
 import { packSchema } from '../contracts/pack-schema'
@@ -24,7 +24,8 @@ writeFileSync(
     (_, begin, end) => `${begin}${eventTable()}\n${end}`,
   ),
 )
+const ways = new URL('../packs/bleeding/', import.meta.url)
 writeFileSync(
   new URL('../core/hydraulics/shipped-ways.ts', import.meta.url),
-  shippedWaysSource(readFileSync(new URL('../packs/bleeding.yaml', import.meta.url), 'utf8')),
+  shippedWaysSource(readdirSync(ways).map(name => readFileSync(new URL(name, ways), 'utf8'))),
 )

@@ -1,10 +1,13 @@
-import type { CauseTables, KnownCase } from '../core/decisions'
+import type { CauseTables, KnownCase, ToolTerms } from '../core/decisions'
 import type { Figure } from '../core/fasteners'
 import type { BreakInReport, JobSummary } from '../core/job'
-import type { ItemState, TermTable, ThreePoint, TradeWords } from '../core/packs'
+import type { FoundThing, ItemState, TermTable, ThreePoint, TradeWords } from '../core/packs'
+import type { Role } from '../core/people/roles'
 import type { Reader } from '../core/say'
 import type { LearnedMinutes, WorkingHours } from '../core/sequence'
 import type { UnitPreference } from '../core/units'
+
+import type { MeAnswer } from './who'
 
 /** One thing wrong with what was sent: where and why. */
 export interface Issue {
@@ -21,12 +24,22 @@ export interface GarageAnswer {
   words: TradeWords
   units: UnitPreference
   /** Everybody who ever worked here; who is gone signs nothing new. */
-  people: { id: string; name: string; gone: boolean }[]
+  people: { id: string; name: string; gone: boolean; role: Role; signsIn: boolean; hasPin: boolean }[]
+  /** Who asks. */
+  me: MeAnswer
+  /** Jobs that a customer's name has left, the first first: a device lets go of what it has kept of them. */
+  erased: { jobId: string; at: string }[]
+  /** Whether invitations can be mailed. */
+  mails: boolean
   terms: TermTable
+  /** What turns up on a car that no layout knows of. */
+  found: FoundThing[]
   /** Option id → choice of this garage where trades people disagree. */
   schools: Record<string, string>
   /** Ids of tools that have to be borrowed. */
   toolsMissing: string[]
+  /** Tool id → what it costs to have it, where somebody said. */
+  toolTerms: Record<string, ToolTerms>
   hours: WorkingHours | null
   /** What an hour of work costs a customer, and in which money (ISO 4217). */
   labourPerHour: number
@@ -34,6 +47,14 @@ export interface GarageAnswer {
   taxPercent: number
   partsMarginPercent: number
   callOut: number
+  /** By which share of cases an estimate's hours are enough; `null` for the sum of likeliest minutes. */
+  priceShare: number | null
+  /** What a day late costs the garage, and a day too early. */
+  laterPercent: number
+  latePerDay: number
+  earlyPerDay: number
+  /** Tools that stay at hand within a stay. */
+  trayTools: number
   paper: 'a4' | 'letter'
   /** IANA name; days on papers are days there. */
   timeZone: string
@@ -55,7 +76,13 @@ export interface LearnedLine {
   learned: LearnedMinutes
 }
 
-/** `GET /api/shared/:token`: what a customer sees of a job. */
+/** `GET /api/jobs/:id/share`: links that lead to a job, the newest first; `origin` is what they begin with, where it is another than the garage's. */
+export interface SharesAnswer {
+  origin: string | null
+  links: { id: string; createdAt: string; expiresAt: string }[]
+}
+
+/** `GET /shared/:token`: what a customer sees of a job. */
 export interface SharedAnswer {
   garage: { name: string; town: string }
   reader: Reader
@@ -67,8 +94,9 @@ export interface SharedAnswer {
   handedOverAt: string | null
   calledOff: boolean
   renewed: string[]
-  cause: { title: string; text: string } | null
-  left: string[]
+  cause: string | null
+  /** How many things were left open, on purpose. */
+  left: number
   breakIn: {
     writtenAs: string
     source: string
@@ -137,6 +165,8 @@ export interface PackLine {
   id: string
   title: string
   about: string
+  /** What kinds of cars it stands with in a list; one of before does not say. */
+  family?: string
   /** Made by the garage, and so may be changed; with the revision it stands at. */
   own: { revision: number; changedAt: string; changedBy: string } | null
   operationCount: number

@@ -29,6 +29,7 @@ const head = {
   steps: z.array(id).min(1).optional(),
   if: onlyIf.optional(),
   reading: z.strictObject({ step: id, id }).optional(),
+  live: z.strictObject({ value: id, of: z.enum(['low', 'high']).optional() }).optional(),
 }
 const bounds = { unit: z.enum(sheetUnits), low: z.number(), high: z.number() }
 
@@ -57,30 +58,42 @@ const field = z
 const share = z.number().min(0).max(1)
 const school = { id, label: sentence, because: sentence }
 
+const judge = z.strictObject({
+  kind: z.enum(judgeKinds),
+  inputs: z.record(z.string(), id),
+  of: sentence.optional(),
+  ignored: sentence.optional(),
+  renews: z.array(id).optional(),
+  when: when.default([]),
+  if: onlyIf.optional(),
+})
+
+const figureOfJudge = { judge: z.enum(judgeKinds), figure: sentence }
+
+const beside = z.strictObject({
+  title: sentence,
+  one: sentence,
+  steps: z.array(id).min(1).optional(),
+  own: z.array(id).min(1),
+  more: z
+    .strictObject({ fields: z.array(field).default([]), judges: z.array(judge).default([]) })
+    .default({ fields: [], judges: [] }),
+  also: z.strictObject({ sheet: id, put: z.record(key(), z.union([id, z.strictObject(figureOfJudge)])) }).optional(),
+  least: z.strictObject({ ...figureOfJudge, words: sentence }),
+})
+
 const sheet = z
   .strictObject({
     id,
     title: sentence,
-    row: z.enum(['measure', 'centre', 'handle', 'pedal']),
+    row: z.enum(['measure', 'centre', 'handle', 'pedal', 'control']),
     drawing: z.enum(sheetDrawings),
     draws: z.record(key(), id).optional(),
     steps: z.array(id).min(1),
     when: when.default([]),
     look: z.array(sentence).default([]),
     fields: z.array(field).min(1),
-    judges: z
-      .array(
-        z.strictObject({
-          kind: z.enum(judgeKinds),
-          inputs: z.record(z.string(), id),
-          of: sentence.optional(),
-          ignored: sentence.optional(),
-          renews: z.array(id).optional(),
-          when: when.default([]),
-          if: onlyIf.optional(),
-        }),
-      )
-      .default([]),
+    judges: z.array(judge).default([]),
     schools: z.array(z.strictObject(school)).default([]),
     ways: z
       .strictObject({
@@ -100,6 +113,7 @@ const sheet = z
           .min(2),
       })
       .optional(),
+    beside: beside.optional(),
   })
   .transform((value): Sheet => value)
 
@@ -136,6 +150,7 @@ const reachable = z
     reachedBy: z.array(id).min(1),
     minutes: z.tuple([z.number().min(0), z.number().min(0), z.number().min(0)]),
     chance: z.number().min(0).max(1),
+    goesInNew: z.boolean().optional(),
     because: sentence,
     sheets: z.array(id).default([]),
     schools: z.array(z.strictObject({ ...school, advice: z.enum(['renew', 'leave']) })).default([]),
@@ -219,7 +234,7 @@ export const orientationsFile = z.array(orientation)
 /** `packs/old-parts.yaml` */
 export const oldPartsFile = z.array(oldPart)
 
-/** `packs/mating.yaml` */
+/** `packs/mating/*.yaml` */
 export const matingFile = mating
 
 /** `packs/reachable.yaml` */

@@ -40,7 +40,7 @@ function withPhysics({ method, ...way }: BleedWay & { method?: string | undefine
   }
 }
 
-/** Ways of bleeding, as they stand in `packs/bleeding.yaml` and in the pack file of a layout. */
+/** Ways of bleeding, as they stand in `packs/bleeding/*.yaml` and in the pack file of a layout. */
 export const bleedWay = z
   .strictObject({
     id,
@@ -91,5 +91,5 @@ export const bleedWay = z
   })
   .transform((value): BleedWay => withPhysics(value))
 
-/** `packs/bleeding.yaml` */
+/** `packs/bleeding/*.yaml` */
 export const bleedingFile = z.array(bleedWay).min(1)

@@ -14,7 +14,7 @@ export const closingCheck = z
     bad: z.string().min(1).optional(),
     safety: z.boolean().optional(),
   })
-  .refine(check => check.kind !== 'steps' || check.steps.length > 0, {
+  .refine(check => (check.kind !== 'steps' && check.kind !== 'codes') || check.steps.length > 0, {
     path: ['steps'],
     error: 'a check by steps names them',
   })
@@ -26,8 +26,8 @@ export const closingCheck = z
 
 export const roadTask = z.strictObject({ id, title: sentence, say: sentence }).transform((value): RoadTask => value)
 
-/** `packs/closing.yaml` */
+/** `packs/closing/*.yaml` */
 export const closingFile = z.array(closingCheck).min(1)
 
-/** `packs/road-test.yaml` */
+/** `packs/road-tests/*.yaml` */
 export const roadTestFile = z.array(roadTask).min(1)

@@ -22,15 +22,19 @@ const shape = z
   .transform((value): Shape => value as Shape)
 const shapes = z.array(shape).default([])
 
-const kilograms = z
-  .tuple([z.number().positive(), z.number().positive(), z.number().positive()])
-  .refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high kilograms in rising order')
+const inOrder = ([low, likely, high]: [number, number, number]) => low <= likely && likely <= high
+const ORDER = 'low, likely and high kilograms in rising order'
+const mass = z.number().positive()
+const kilograms = z.tuple([mass, mass, mass]).refine(inOrder, ORDER)
+const load = z.number().min(0)
+/** What a prop holds of it: nothing, where it only stops a motion. */
+const kilogramsHeld = z.tuple([load, load, load]).refine(inOrder, ORDER)
 
 export const drawingFile = z
   .strictObject({
     id,
     title: sentence,
-    raisedMm: z.number().min(100).max(2000),
+    raisedMm: z.number().min(0).max(2000),
     fromMm: place,
     toMm: place,
     upMm: z.number().min(300).max(3000),
@@ -50,7 +54,7 @@ export const drawingFile = z
             side: shapes,
             top: shapes,
             onGround: z.boolean().default(false),
-            holds: z.strictObject({ name: sentence, kg: kilograms }).optional(),
+            holds: z.strictObject({ name: sentence, kg: kilogramsHeld }).optional(),
           })
           .refine(thing => !(thing.appears || thing.optional) || thing.items.length + thing.fixings.length > 0, {
             path: ['items'],
@@ -93,6 +97,7 @@ export const drawingFile = z
         }),
       )
       .default([]),
+    parted: z.strictObject({ things: z.array(id).min(1), forwardMm: z.number().min(100).max(4000) }).optional(),
     leans: z
       .strictObject({
         fact: id,

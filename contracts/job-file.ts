@@ -12,6 +12,7 @@ const envelope = {
   deviceTime: instant,
   saidAt: instant.optional(),
   personId: uuid,
+  late: z.literal(true).optional(),
 }
 
 const event = z.discriminatedUnion(

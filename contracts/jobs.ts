@@ -1,9 +1,10 @@
 import { z } from 'zod'
+import { roles } from '../core/people/roles'
+import { MOST_TRAY } from '../core/sequence/instance'
 import { numberFormats } from '../core/units'
 import { circumstances, utcOffset, workingHours } from './circumstances'
 import { device, instant, key, odometer, uuid, words } from './common'
 import { decided } from './events/renewals'
-import { symptoms } from './symptoms'
 
 const thisYear = new Date().getFullYear()
 
@@ -39,7 +40,7 @@ export const newJob = z.strictObject({
   packId: key(80),
   options: chosen,
   complaint: z
-    .strictObject({ symptoms: z.array(z.enum(symptoms)).max(symptoms.length), text: z.string().trim().max(2000) })
+    .strictObject({ symptoms: z.array(key(40)).max(20), text: z.string().trim().max(2000) })
     .refine(complaint => complaint.symptoms.length > 0 || complaint.text.length > 0, {
       path: ['symptoms'],
       error: 'Say what the car does, by a symptom or in words.',
@@ -75,6 +76,16 @@ function isTimeZone(name: string): boolean {
   }
 }
 
+const amount = z.number().min(0, 'Nothing costs less than nothing.').max(1_000_000, 'No tool costs that much.')
+
+/** What a tool that is not in the house costs, who lends it, and how often it is wanted. */
+const toolTerms = z.strictObject({
+  buy: amount.nullable(),
+  rentPerDay: amount.nullable(),
+  fetchMinutes: z.number().min(0).max(10_000, 'Minutes there and back, at most ten thousand.').nullable(),
+  jobsAYear: z.number().min(0).max(1000, 'At most a thousand jobs in a year.'),
+})
+
 /** `PATCH /api/garage` */
 export const garageSettings = z
   .strictObject({
@@ -90,12 +101,22 @@ export const garageSettings = z
     distanceUnit: z.enum(['km', 'mi']),
     schools: z.record(key(80), key(80)),
     toolsMissing: z.array(key(80)).max(300),
+    toolTerms: z.record(key(80), toolTerms),
     hours: workingHours.nullable(),
     labourPerHour: z.number().min(0, 'An hour costs nothing or more.').max(10_000, 'No hour costs that much.'),
     currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, like USD.'),
     taxPercent: z.number().min(0, 'No tax is below nothing.').max(100, 'No tax takes all.'),
     partsMarginPercent: z.number().min(0, 'A margin is nothing or more.').max(500, 'No margin is that high.'),
     callOut: z.number().min(0, 'A call-out costs nothing or more.').max(100_000, 'No call-out costs that much.'),
+    priceShare: z.number().min(0.5, 'Half of the cases, or more.').max(0.95, 'At most 95 in 100.').nullable(),
+    laterPercent: z.number().min(0, 'A year takes off nothing or more.').max(30, 'At most 30 in 100.'),
+    latePerDay: z.number().min(0, 'A day costs nothing or more.').max(100_000, 'No day costs that much.'),
+    earlyPerDay: z.number().min(0, 'A day costs nothing or more.').max(100_000, 'No day costs that much.'),
+    trayTools: z
+      .number()
+      .int('A whole number of tools.')
+      .min(0, 'None, or more.')
+      .max(MOST_TRAY, 'No tray holds that many.'),
     paper: z.enum(['a4', 'letter']),
     timeZone: z.string().max(60).refine(isTimeZone, 'No time zone is called that. One like Europe/Lisbon is wanted.'),
     latitude: z
@@ -114,7 +135,12 @@ export const garageSettings = z
 export type GarageSettings = z.infer<typeof garageSettings>
 
 /** `PUT /api/people/:id` */
-export const personBody = z.strictObject({ name: words(60), gone: z.boolean().default(false) })
+export const personBody = z.strictObject({
+  name: words(60),
+  gone: z.boolean().default(false),
+  /** Stays as it is where a device says nothing of it. */
+  role: z.enum(roles).optional(),
+})
 export type PersonBody = z.infer<typeof personBody>
 
 /** `POST /api/jobs/:id/options` */
@@ -146,3 +172,9 @@ export const packChange = packText.extend({ revision: z.number().int().min(1) })
 
 /** `POST /api/packs/:id/copies` */
 export const packCopy = z.strictObject({ personId: uuid })
+
+/** `POST /api/jobs/:id/share`: 256 bits from the device that makes the link, in the letters of base64url. */
+export const shareBody = z.strictObject({
+  token: z.string().regex(/^[\w-]{43}$/, 'Thirty-two bytes in base64url.'),
+  days: z.number().int().min(1).max(400),
+})

@@ -6,9 +6,11 @@ export const ladderFile = z
   .strictObject({
     id,
     title: sentence,
+    perJob: z.number().min(0).max(5).optional(),
     when: z.array(sentence).default([]),
     asks: sentence.optional(),
     steps: z.array(id).default([]),
+    with: z.array(id).min(1).optional(),
     everywhere: z.boolean().default(false),
     cautions: z.array(id).default([]),
     rungs: z
@@ -16,6 +18,7 @@ export const ladderFile = z
         z
           .strictObject({
             id,
+            with: z.array(id).min(1).optional(),
             title: sentence,
             text: sentence,
             minutes: z.number().positive().max(600).optional(),

@@ -1,5 +1,7 @@
 import { z } from 'zod'
-import { phases, places } from '../core/pack/kinds'
+import { bodyWants } from '../core/pack/bodies'
+import { phases } from '../core/pack/kinds'
+import { judgeKinds } from '../core/pack/sheets'
 import type { OperationSource, RefitRule } from '../core/pack/operations'
 import { id, sentence, when } from './pack-words'
 
@@ -11,7 +13,8 @@ export const threePoint = z
   .tuple([workMinutes, workMinutes, workMinutes])
   .refine(([low, likely, high]) => low <= likely && likely <= high, 'low, likely and high minutes in rising order')
 export const counts = z.record(id, z.number().int().positive().max(200, 'no car has so many'))
-export const car = z.enum(['ground', 'raised', 'either'])
+/** A stance of the bay, or either. */
+export const car = id
 
 const badAnswer = z.strictObject({
   because: sentence,
@@ -72,13 +75,27 @@ const activity = z.discriminatedUnion('kind', [
       value => value.way !== undefined || (value.strokesPerRound !== undefined && value.restMinutes !== undefined),
       { path: ['way'], error: 'a bleeding names its way, or its strokes and its rest' },
     ),
-  z.strictObject({ kind: z.literal('gears'), engine: z.enum(['off', 'running']) }),
+  z
+    .strictObject({
+      kind: z.literal('gears'),
+      engine: z.enum(['off', 'running']),
+      positions: z.array(z.string().min(1).max(3)).min(2).max(8).optional(),
+      bad: sentence.optional(),
+    })
+    .refine(value => new Set(value.positions ?? []).size === (value.positions ?? []).length, {
+      path: ['positions'],
+      error: 'a position stands twice',
+    }),
+  z.strictObject({ kind: z.literal('judged'), sheet: id, judges: z.array(z.enum(judgeKinds)).min(1) }),
+  z.strictObject({ kind: z.literal('read') }),
+  z.strictObject({ kind: z.literal('teach'), routine: sentence, runs: id.optional() }),
+  z.strictObject({ kind: z.literal('body'), body: id, wants: z.enum(bodyWants) }),
 ])
 
 export const override = z.strictObject({
   title: sentence,
   phase: z.enum(phases).optional(),
-  place: z.enum(places).optional(),
+  place: id.optional(),
   car: car.optional(),
   minutes: threePoint.optional(),
   hands: z.literal([1, 2]).optional(),
@@ -111,7 +128,7 @@ export const operation = z
     id,
     title: sentence,
     phase: z.enum(phases),
-    place: z.enum(places),
+    place: id,
     car,
     minutes: threePoint,
     hands: z.literal([1, 2]).default(1),

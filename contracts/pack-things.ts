@@ -39,6 +39,7 @@ export const boltMap = z.strictObject({
         y: millimetres,
         offWith: id.optional(),
         from: z.enum(['box', 'engine']).optional(),
+        lengthMm: z.number().positive().max(400).optional(),
         holds: sentence.optional(),
       }),
     )

@@ -1,8 +1,11 @@
 import { z } from 'zod'
-import { itemStates, linkKinds, phases, places } from '../core/pack/kinds'
+import { EITHER_POSITION, itemStates, linkKinds, phases } from '../core/pack/kinds'
+import { bayOf } from '../core/pack/bay'
+import type { Bay } from '../core/pack/bay'
 import { cautionSigns } from '../core/pack/things'
 import { utcOffset } from './circumstances'
 import { instant, key } from './common'
+import { bay } from './pack-bay'
 
 /**
  * The work of a job and its plan, as a job file carries them. What a newer Eldrin added is let through; all that is counted, drawn or
@@ -15,7 +18,6 @@ const list = <T extends z.ZodType>(entry: T, most: number) =>
   z.array(entry).max(most, `No job has more than ${most} of these.`)
 const minutes = z.number().min(-1e6).max(1e6)
 const counts = z.record(id, z.number().int().min(0).max(200))
-const car = z.enum(['ground', 'raised'])
 const threePoint = z.tuple([minutes, minutes, minutes])
 
 const reading = z.discriminatedUnion('kind', [
@@ -33,8 +35,8 @@ const operation = z.looseObject({
   id,
   title: text,
   phase: z.enum(phases),
-  place: z.enum(places),
-  car: z.enum(['ground', 'raised', 'either']),
+  place: id,
+  car: id,
   minutes: threePoint,
   tools: list(id, 100),
   needs: list(id, 100),
@@ -57,12 +59,13 @@ const group = z.looseObject({
 })
 
 const position = z.looseObject({
-  to: car,
+  to: id,
   title: text,
   minutes: threePoint,
   tools: list(id, 60),
   cautions: list(id, 60),
   takesOff: counts,
+  workShare: z.number().min(0.3).max(3).optional(),
 })
 
 const sheet = z.looseObject({
@@ -81,7 +84,7 @@ const bench = z.looseObject({
   reachable: list(z.looseObject({ id, part: id }), 200),
 })
 
-export const procedure = z.looseObject({
+const work = z.looseObject({
   packId: id,
   packVersion: z.number(),
   title: text,
@@ -103,6 +106,7 @@ export const procedure = z.looseObject({
     z.looseObject({
       id,
       title: text,
+      perJob: z.number().min(0).max(5).optional(),
       when: list(text, 60),
       steps: list(id, 1000),
       everywhere: z.boolean(),
@@ -110,27 +114,64 @@ export const procedure = z.looseObject({
     }),
     200,
   ),
-  positions: z.looseObject({ raised: position, ground: position }),
+  positions: z.record(id, position),
+  bay: bay.optional(),
+  pace: z
+    .strictObject({
+      mean: z.number().min(-5).max(5),
+      sigma: z.number().min(0).max(5),
+      weight: z.number().min(0).max(1),
+      n: z.number().int().min(0).max(1_000_000),
+      troublesPerJob: z.number().min(0).max(100).optional(),
+    })
+    .optional(),
   bench,
   bleeding: list(z.looseObject({ id, title: text }), 60).optional(),
   closing: list(z.looseObject({ id, title: text, steps: list(id, 1000) }), 200),
   roadTest: list(z.looseObject({ id, title: text }), 200),
 })
 
+/** The work of a job, each step of it at a place and in a stance that its bay has. */
+export const procedure = work.superRefine((value, context) => {
+  const { places, stances } = bayOf(value as { bay?: Bay })
+  for (const { id: stance } of stances)
+    if (!Object.hasOwn(value.positions, stance))
+      context.addIssue({
+        code: 'custom',
+        path: ['positions'],
+        message: `Nothing says how the car comes to stand "${stance}".`,
+      })
+  const known = [...stances.map(stance => stance.id), EITHER_POSITION]
+  for (const [index, entry] of value.operations.entries()) {
+    if (!places.some(each => each.id === entry.place))
+      context.addIssue({
+        code: 'custom',
+        path: ['operations', index, 'place'],
+        message: `There is no place "${entry.place}" at this car.`,
+      })
+    if (!known.includes(entry.car))
+      context.addIssue({
+        code: 'custom',
+        path: ['operations', index, 'car'],
+        message: `This car never stands "${entry.car}".`,
+      })
+  }
+})
+
 const totals = z.looseObject({ minutes, closedMinutes: minutes })
 const step = z.looseObject({
   id,
   kind: z.enum(['operation', 'raise', 'lower']),
-  place: z.enum(places),
-  car,
+  place: id,
+  car: id,
   startMinutes: minutes,
   finishMinutes: minutes,
   setupMinutes: minutes,
   waitMinutes: minutes,
 })
 const trip = z.looseObject({
-  place: z.enum(places),
-  car,
+  place: id,
+  car: id,
   stepIds: list(id, 1200),
   startMinutes: minutes,
   finishMinutes: minutes,

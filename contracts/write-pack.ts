@@ -1,4 +1,5 @@
-import { isMap, isSeq, stringify, visit, parseDocument } from 'yaml'
+import { Document, Pair, YAMLMap, YAMLSeq } from 'yaml'
+import type { Node } from 'yaml'
 import type { LinkSource, OperationSource, Pack, RefitRule, When } from '../core/packs'
 
 /** Lists and entries shorter than this stand on one line. */
@@ -7,37 +8,42 @@ const ONE_LINE = 150
 /** A pack as YAML that `readPack` reads back equal: what is empty or as by default is left out. */
 export function writePack(pack: Pack): string {
   const { modules, links, ...rest } = pack
-  const document = parseDocument(
-    stringify(
-      bare({
-        ...rest,
-        options: pack.options.map(({ school, ...option }) => ({ ...option, ...(school ? { school } : {}) })),
-        positions: pack.positions.map(withWhen),
-        reach: pack.reach.map(withWhen),
-        cautions: pack.cautions.map(({ serious, ...caution }) => ({ ...caution, ...(serious ? { serious } : {}) })),
-        modules: modules.map(module => ({
-          ...module,
-          facts: module.facts.map(({ initially, ...fact }) => ({ ...fact, ...(initially ? { initially } : {}) })),
-          operations: module.operations.map(operationEntry),
-          links: module.links.map(linkEntry),
-        })),
-        links: links.map(linkEntry),
-        bench: benchEntry(pack.bench),
-      }) as object,
-    ),
+  const document = new Document()
+  document.contents = nodeOf(
+    document,
+    bare({
+      ...rest,
+      options: pack.options.map(({ school, ...option }) => ({ ...option, ...(school ? { school } : {}) })),
+      positions: pack.positions.map(withWhen),
+      reach: pack.reach.map(withWhen),
+      cautions: pack.cautions.map(({ serious, ...caution }) => ({ ...caution, ...(serious ? { serious } : {}) })),
+      modules: modules.map(module => ({
+        ...module,
+        facts: module.facts.map(({ initially, ...fact }) => ({ ...fact, ...(initially ? { initially } : {}) })),
+        operations: module.operations.map(operationEntry),
+        links: module.links.map(linkEntry),
+      })),
+      links: links.map(linkEntry),
+      bench: benchEntry(pack.bench),
+    }),
   )
-  visit(document, {
-    Collection(key, node) {
-      if (key === null || (!isMap(node) && !isSeq(node))) return undefined
-      const text = JSON.stringify(node.toJSON())
-      if (text.length <= ONE_LINE && !(isMap(node) && node.has('operations'))) {
-        node.flow = true
-        return visit.SKIP
-      }
-      return undefined
-    },
-  })
   return document.toString({ lineWidth: 0, flowCollectionPadding: true })
+}
+
+/** A value as YAML: what is short stands on one line, bar what has steps. */
+function nodeOf(document: Document, value: unknown): Node {
+  if (value === null || typeof value !== 'object') return document.createNode(value) as Node
+  const flow = JSON.stringify(value).length <= ONE_LINE && !('operations' in value)
+  if (flow) return document.createNode(value, { flow, aliasDuplicateObjects: false })
+  if (Array.isArray(value)) {
+    const list = new YAMLSeq()
+    for (const entry of value) list.add(nodeOf(document, entry))
+    return list
+  }
+  const map = new YAMLMap<Node, Node>()
+  for (const [key, entry] of Object.entries(value))
+    map.add(new Pair(document.createNode(key) as Node, nodeOf(document, entry)))
+  return map
 }
 
 function benchEntry({ sheets, ...rest }: Pack['bench']) {

@@ -41,13 +41,14 @@ export async function findPack(store: GarageStore, shelf: PackShelf, id: string)
 export async function listPacks(store: GarageStore, shelf: PackShelf): Promise<PackLine[]> {
   const people = new Map((await store.garage.people()).map(person => [person.id, person.name]))
   const line = (
-    { id, title, about }: Pick<Pack, 'id' | 'title' | 'about'>,
+    { id, title, about, family }: Pick<Pack, 'id' | 'title' | 'about' | 'family'>,
     row: PackRow | null,
     count: number,
   ): PackLine => ({
     id,
     title,
     about,
+    ...(family === undefined ? {} : { family }),
     operationCount: count,
     fault: null,
     own: row && {

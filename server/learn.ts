@@ -1,4 +1,4 @@
-import { learnMinutes } from '../core/sequence'
+import { learnMinutes, ownPace } from '../core/sequence'
 import type { LearnedMinutes } from '../core/sequence'
 import { packMinutes, withLearnedMinutes } from '../core/packs/learned-pack'
 import type { Pack, ThreePoint } from '../core/packs'
@@ -20,11 +20,14 @@ export function learnedFrom(
   )
 }
 
-/** A pack as this garage works it: its own minutes where it has any. */
+/** A pack as this garage works it: its own minutes and its own pace where it has any. */
 export async function learnedPack(store: GarageStore, pack: Pack): Promise<Pack> {
   const priors = packMinutes(pack)
-  return withLearnedMinutes(
+  const [rows, jobs] = await Promise.all([store.learned.minutes([...priors.keys()]), store.learned.jobs()])
+  const taught = withLearnedMinutes(
     pack,
-    learnedFrom(await store.learned.minutes([...priors.keys()]), id => priors.get(id)),
+    learnedFrom(rows, id => priors.get(id)),
   )
+  const pace = ownPace(jobs)
+  return pace.n > 0 ? { ...taught, pace } : taught
 }

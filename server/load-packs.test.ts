@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, expect, it } from 'vitest'
 import { packsFolder } from '../tests/support/packs'
-import { loadPacks } from './load-packs'
+import { keepShelf, keptShelf } from './kept-shelf'
+import { loadPacks, packsDigest } from './load-packs'
 
 let folder: string
 beforeEach(() => {
@@ -27,8 +28,27 @@ const message = () => {
   }
 }
 
-it('loads what ships', () => {
-  expect(message()).toBe('loaded')
+it('loads what ships: the build has kept just this, as it is read', () => {
+  expect(keptShelf('.output/packs-read', packsFolder)).toEqual(loadPacks(packsFolder, packsDigest(packsFolder)))
+})
+it('takes what was kept only as long as the folder says the same, and where all of it was kept', () => {
+  const file = join(folder, 'kept')
+  expect(keptShelf(file, folder)).toBeNull()
+  keepShelf(file, folder, loadPacks(folder, packsDigest(folder)))
+  expect(keptShelf(file, folder)!.packs.size).toBeGreaterThan(0)
+  writeFileSync(`${file}-half`, readFileSync(file).subarray(0, 5000))
+  expect(keptShelf(`${file}-half`, folder)).toBeNull()
+  edit('modules/intake.yaml', 'minutes: [0.5, 1, 3]', 'minutes: [0.5, 1, 4]')
+  expect(keptShelf(file, folder)).toBeNull()
+})
+it('does not look through again what was looked through, and does where a word of it is another', () => {
+  const checked = packsDigest(folder)
+  expect(() => loadPacks(folder, checked)).not.toThrow()
+  edit('modules/intake.yaml', 'tools: [', 'tools: [magic-wand, ')
+  expect(packsDigest(folder)).not.toBe(checked)
+  expect(() => loadPacks(folder, checked)).toThrow('unknown tool "magic-wand"')
+  // Only what nobody looks through: the digest is what counts.
+  expect(() => loadPacks(folder, packsDigest(folder))).not.toThrow()
 })
 it.each([
   [
@@ -41,7 +61,7 @@ it.each([
     'modules/intake.yaml',
     'place: top',
     'place: roof',
-    'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].place: One of: top, cab, wheels, under, bench.',
+    'packs/modules/intake.yaml: operations[airflow-sensor-unplugged].place: One of: top, cab, wheels, under, bench, seat, front, sides, between.',
   ],
   [
     'modules/intake.yaml',
@@ -94,7 +114,7 @@ it.each([
     'guides.lift-box.weight: the sheet asks for no number "weight"',
   ],
   [
-    'mating.yaml',
+    'mating/box-on-engine.yaml',
     /field: plate, good: \[held, none\]/,
     'field: plate, good: [kept]',
     'bench.mating.checks[plate].answer.if: "plate" has no answer "kept"',

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync } from 'node:fs'
 import { basename, join, relative } from 'node:path'
 import { parseDocument } from 'yaml'
@@ -10,20 +11,22 @@ import { matingFile, oldPartsFile, orientationsFile, reachableFile, sheetFile } 
 import { drawingFile } from '../contracts/drawing-file'
 import {
   cautionsFile,
+  controlFile,
   layoutFile,
   moduleFile,
   optionsFile,
   outlinesFile,
-  positionsFile,
+  foundThingsFile,
+  bayFile,
   renewalFile,
   termsFile,
   toolsFile,
   toolWordsFile,
 } from '../contracts/pack-file'
 import { ladderFile } from '../contracts/pack-ladder'
-import { assemblePack, AssemblyError, checkPack } from '../core/packs'
+import { assemblePack, AssemblyError, checkPack, EITHER_POSITION } from '../core/packs'
 import type { CauseTables } from '../core/decisions'
-import type { LayoutSource, Pack, Shelf, TermTable } from '../core/packs'
+import type { FoundThing, LayoutSource, ModuleSource, Pack, Shelf, TermTable } from '../core/packs'
 
 /** A pack file that cannot be used. The message gives file, path and reason. */
 export class PackFileError extends Error {
@@ -41,14 +44,18 @@ export interface PackShelf {
   packs: Map<string, Pack>
   terms: TermTable
   causes: CauseTables[]
+  /** What turns up on a car that no layout knows of. */
+  found: FoundThing[]
 }
 
 /**
  * Reads every layout with its modules, tools, cautions and terms, and checks them in all option combinations.
  * @param folder the `packs` folder
  * @throws PackFileError on the first file that is missing, unreadable or wrong
+ * @param checked the digest of a folder whose layouts were looked through already: the same ones are not looked through again
  */
-export function loadPacks(folder: string): PackShelf {
+export function loadPacks(folder: string, checked: string | null = null): PackShelf {
+  const isChecked = checked !== null && checked === packsDigest(folder)
   const terms: TermTable = readFile(folder, 'terms.yaml', termsFile)
   const modules = new Map(
     yamlFiles(folder, 'modules').map(file => {
@@ -60,36 +67,87 @@ export function loadPacks(folder: string): PackShelf {
     modules,
     renewals: yamlFiles(folder, 'renewals').map(file => readNamed(folder, file, renewalFile)),
     options: readFile(folder, 'options.yaml', optionsFile),
-    ...readFile(folder, 'positions.yaml', positionsFile),
     tools: readFile(folder, 'tools.yaml', toolsFile),
     toolWords: readFile(folder, 'tool-words.yaml', toolWordsFile),
     cautions: readFile(folder, 'cautions.yaml', cautionsFile),
     outlines: readFile(folder, 'outlines.yaml', outlinesFile),
     ladders: yamlFiles(folder, 'ladders').map(file => readFile(folder, file, ladderFile)),
-    bleeding: readFile(folder, 'bleeding.yaml', bleedingFile),
-    closing: readFile(folder, 'closing.yaml', closingFile),
-    roadTest: readFile(folder, 'road-test.yaml', roadTestFile),
+    sets: {
+      mating: readSets(folder, 'mating', matingFile),
+      closing: readSets(folder, 'closing', closingFile),
+      roadTest: readSets(folder, 'road-tests', roadTestFile),
+      bleeding: readSets(folder, 'bleeding', bleedingFile),
+      control: readSets(folder, 'controls', controlFile),
+      bay: new Map(
+        yamlFiles(folder, 'bays').map(file => {
+          const bay = readNamed(folder, file, bayFile)
+          return [bay.id, bay] as const
+        }),
+      ),
+      causes: new Map(
+        yamlFiles(folder, 'causes').map(file => {
+          const table = readNamed(folder, file, causesFile)
+          return [table.id, table] as const
+        }),
+      ),
+    },
     drawings: yamlFiles(folder, 'drawings').map(file => readFile(folder, file, drawingFile)),
     bench: {
       sheets: yamlFiles(folder, 'sheets').map(file => readFile(folder, file, sheetFile)),
       orientations: readFile(folder, 'orientations.yaml', orientationsFile),
       oldParts: readFile(folder, 'old-parts.yaml', oldPartsFile),
       reachable: readFile(folder, 'reachable.yaml', reachableFile),
-      mating: readFile(folder, 'mating.yaml', matingFile),
     },
   }
+  for (const module of modules.values()) wantPlaces(module, shared)
   const packs = new Map<string, Pack>()
   const layouts = yamlFiles(folder, 'layouts')
     .map(file => ({ file, layout: readNamed(folder, file, layoutFile) }))
     .sort((a, b) => a.layout.rank - b.layout.rank)
   for (const { file, layout } of layouts) {
     const pack = assemble(file, layout, shared)
-    const [fault] = checkPack(pack, terms)
+    const [fault] = isChecked ? [] : checkPack(pack, terms)
     if (fault) throw new PackFileError(`packs/${file}`, fault.path, fault.reason)
     packs.set(pack.id, pack)
   }
   if (packs.size === 0) throw new PackFileError('packs/layouts', '', 'there is no layout')
-  return { packs, terms, causes: readFile(folder, 'causes.yaml', causesFile) }
+  return {
+    packs,
+    terms,
+    // In the order in which layouts name them.
+    causes: [...new Set(layouts.flatMap(({ layout }) => layout.uses.causes))].map(id => shared.sets.causes.get(id)!),
+    found: readFile(folder, 'found-things.yaml', foundThingsFile),
+  }
+}
+
+/** What the files of a folder of packs say, as a digest: another file or another word has another. */
+export function packsDigest(folder: string): string {
+  const hash = createHash('sha256')
+  const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter(file => file.endsWith('.yaml'))
+  for (const file of files.sort())
+    hash
+      .update(`${file}\0`)
+      .update(readFileSync(join(folder, file)))
+      .update('\0')
+  return hash.digest('hex')
+}
+
+/** A place or a stance that no bay has is a slip of the module's own, whoever uses it. */
+function wantPlaces({ id, operations }: ModuleSource, { sets }: Shelf): void {
+  const bays = [...sets.bay.values()]
+  const places = new Set(bays.flatMap(bay => bay.places.map(place => place.id)))
+  const stances = new Set([EITHER_POSITION, ...bays.flatMap(bay => bay.stances.map(stance => stance.id))])
+  for (const { id: step, place, car } of operations)
+    for (const [key, value, known] of [
+      ['place', place, places],
+      ['car', car, stances],
+    ] as const)
+      if (!known.has(value))
+        throw new PackFileError(
+          `packs/modules/${id}.yaml`,
+          `operations[${step}].${key}`,
+          `One of: ${[...known].join(', ')}.`,
+        )
 }
 
 function assemble(file: string, layout: LayoutSource, shared: Shelf): Pack {
@@ -110,6 +168,11 @@ function yamlFiles(folder: string, sub: string): string[] {
   } catch {
     throw new PackFileError(`packs/${sub}`, '', 'the folder is missing')
   }
+}
+
+/** The sets of a folder, by the names of their files. */
+function readSets<T>(folder: string, sub: string, schema: ZodType<T>): Map<string, T> {
+  return new Map(yamlFiles(folder, sub).map(file => [basename(file, '.yaml'), readFile(folder, file, schema)] as const))
 }
 
 /** A file that bears the id of what it holds. */

@@ -1,4 +1,8 @@
+import { Client } from 'pg'
+import { connectionTo } from './db/client'
 import type { Database } from './db/client'
+import { atTheDoor } from './db/eyes'
+import { directUrl, writableUrl } from './db/hosts'
 import { openOrder } from './db/schema'
 import { checkOrders } from './orders'
 import { Refused } from './refused'
@@ -17,13 +21,15 @@ export async function watchOrders(
   ask: <T>(ask: (supplier: PartsSupplier) => Promise<T>) => Promise<T>,
 ): Promise<number> {
   // The lock is of a line of its own for as long as it takes: a transaction that waits for a supplier would hold up others.
-  const line = await db.$client.connect()
+  const line = await lineOf(db)
   try {
     const {
       rows: [lock],
     } = await line.query<{ held: boolean }>('select pg_try_advisory_lock($1) as held', [WATCH_LOCK])
     if (!lock?.held) return 0
-    const jobs = await db.selectDistinct({ garageId: openOrder.garageId, jobId: openOrder.jobId }).from(openOrder)
+    const jobs = await atTheDoor(db)
+      .selectDistinct({ garageId: openOrder.garageId, jobId: openOrder.jobId })
+      .from(openOrder)
     let told = 0
     for (const { garageId, jobId } of jobs) {
       try {
@@ -35,8 +41,20 @@ export async function watchOrders(
     return told
   } finally {
     await line.query('select pg_advisory_unlock($1)', [WATCH_LOCK]).then(
-      () => line.release(),
-      () => line.release(true),
+      () => line.end(false),
+      () => line.end(true),
     )
   }
+}
+
+/** A line that nobody else uses meanwhile: past a pool of connections that stands in front of the records, where there is one. */
+async function lineOf(db: Database) {
+  if (!process.env.DATABASE_DIRECT_URL) {
+    const line = await db.$client.connect()
+    return { query: line.query.bind(line), end: (isLost: boolean) => line.release(isLost) }
+  }
+  const line = new Client(connectionTo(await writableUrl(directUrl())))
+  line.on('error', () => {})
+  await line.connect()
+  return { query: line.query.bind(line), end: () => void line.end().catch(() => {}) }
 }

@@ -6,12 +6,14 @@ import { fetchKept } from '../device/fetch-kept'
 
 /**
  * Tables of causes as they ship and as this garage's jobs change them, and what they say of a set of findings.
+ * @param of the tables that speak of such a car; all of them where nothing is named
  * @param has whether the car's layout has a piece of work: causes that want another layout are left out
  */
 export function useCauses(
   tableId: Ref<string>,
   findingsFor: (table: CauseTables) => Findings,
   has: (operationId: string) => boolean,
+  of: () => string[] | undefined = () => undefined,
 ) {
   const answer = shallowRef<CausesAnswer | null>(null)
   const problem = ref('')
@@ -25,8 +27,9 @@ export function useCauses(
     }
   }
   onMounted(load)
+  const tables = computed(() => (answer.value?.tables ?? []).filter(table => of()?.includes(table.id) ?? true))
   const shipped = computed(() => {
-    const whole = answer.value?.tables.find(table => table.id === tableId.value) ?? answer.value?.tables[0]
+    const whole = tables.value.find(table => table.id === tableId.value) ?? tables.value[0]
     return whole ? tablesFor(whole, has) : null
   })
   const cases = computed(() => (answer.value?.cases ?? []).filter(entry => entry.tableId === shipped.value?.id))
@@ -50,5 +53,20 @@ export function useCauses(
       problem.value = issuesOf(error)[0]!.reason
     }
   }
-  return { answer, problem, load, table, shipped, cases, ownCounts, findings, ranks, before, worth, boxOut, forget }
+  return {
+    answer,
+    tables,
+    problem,
+    load,
+    table,
+    shipped,
+    cases,
+    ownCounts,
+    findings,
+    ranks,
+    before,
+    worth,
+    boxOut,
+    forget,
+  }
 }

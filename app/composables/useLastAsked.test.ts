@@ -9,6 +9,12 @@ const counter = {
   fail(): number {
     throw new RangeError('It cannot be doubled.')
   },
+  /** Says something on the way, and once more when it has answered already. */
+  tell(said: (text: string) => void): string {
+    said('on the way')
+    setTimeout(() => said('too late'), 50)
+    return 'answer'
+  },
   slow: (value: number) => new Promise<number>(resolve => setTimeout(() => resolve(value), 200)),
 }
 
@@ -58,6 +64,20 @@ it('ends the work on a question when another comes: only the last is answered', 
   answers.push(await ask(worker => worker.slow(2)))
   await new Promise(resolve => setTimeout(resolve, 300))
   expect(answers).toEqual([2])
+})
+it('hears what is said on the way, and not what comes behind the answer', async () => {
+  const { ask } = asked()
+  const said: string[] = []
+  const late: ((text: string) => void)[] = []
+  const answer = await ask((worker, heard) => {
+    const listener = heard((text: string) => said.push(text))
+    late.push(listener)
+    return worker.tell(listener)
+  })
+  expect(answer).toBe('answer')
+  // On its own line, however late it comes.
+  late[0]!('too late')
+  expect(said).not.toContain('too late')
 })
 it('ends its work when the view is left', () => {
   const { ask, busy } = asked()

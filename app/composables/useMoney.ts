@@ -9,8 +9,15 @@ export function useMoney() {
     labourPerHour: computed(() => store.garage?.labourPerHour ?? 0),
     /** What the garage asks for. */
     rates: computed((): Rates => {
-      const { labourPerHour = 0, taxPercent = 0, partsMarginPercent = 0, callOut = 0 } = store.garage ?? {}
-      return { labourPerHour, taxPercent, partsMarginPercent, callOut }
+      const {
+        labourPerHour = 0,
+        taxPercent = 0,
+        partsMarginPercent = 0,
+        callOut = 0,
+        laterPercent = 0,
+      } = store.garage ?? {}
+      const priceShare = store.garage?.priceShare ?? null
+      return { labourPerHour, taxPercent, partsMarginPercent, callOut, priceShare, laterPercent }
     }),
     money: (amount: number) =>
       new Intl.NumberFormat('en', {

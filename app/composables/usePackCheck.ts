@@ -1,8 +1,10 @@
 import { promiseTimeout } from '@vueuse/core'
 import type { PackCheck, PackFindings } from '../workers/pack-check'
 
-/** A text that takes longer, in ms, is not read by the server either. */
+/** A text that is being written and takes longer, in ms, is not read by the server either. */
 const PATIENCE_MS = 20_000
+/** A layout that the server has read already is looked at for longer, on whatever device. */
+export const KNOWN_PATIENCE_MS = 120_000
 /** The text itself could not be looked at. */
 const unread = (reason: string): PackFindings => ({
   problems: [{ path: '', reason, line: 1, from: 0, to: 1 }],
@@ -10,7 +12,8 @@ const unread = (reason: string): PackFindings => ({
   id: null,
   linkCount: 0,
 })
-const TOO_LONG = 'Reading this takes longer than 20 seconds. Make it smaller or simpler.'
+const tooLong = (patienceMs: number) =>
+  unread(`Reading this takes longer than ${patienceMs / 1000} seconds. Make it smaller or simpler.`)
 
 /** Checks pack texts in a worker; a new text takes the place of one that is still being looked at. */
 export function usePackCheck() {
@@ -21,9 +24,9 @@ export function usePackCheck() {
   let asked = 0
 
   /** @returns what was found, or `null` when another text came in between */
-  async function check(yaml: string): Promise<PackFindings | null> {
+  async function check(yaml: string, patienceMs = PATIENCE_MS): Promise<PackFindings | null> {
     const mine = ++asked
-    const late = promiseTimeout(PATIENCE_MS).then(() => unread(TOO_LONG))
+    const late = promiseTimeout(patienceMs).then(() => tooLong(patienceMs))
     const answer = ask(worker => worker.check(yaml, posted(garage.garage!.terms)))
     const found = await Promise.race([answer.catch((error: Error) => unread(error.message)), late])
     if (mine !== asked) return null

@@ -1,8 +1,8 @@
-import { proxy } from 'comlink'
 import type { JobStand } from '../../core/job'
 import type { Pack } from '../../core/packs'
 import type { Past, PlanSetting } from '../../core/sequence'
 import type { Difference, PlanPreview } from '../../core/job'
+import type { OptionDifference } from '../workers/planner'
 
 export interface PreviewFor {
   pack: Pack
@@ -27,16 +27,20 @@ export function usePlanPreview(source: () => PreviewFor | null) {
       problem.value = ''
       if (!wanted) return worker.cancel()
       try {
-        await worker.ask(planner =>
+        const found = await worker.ask((planner, heard) =>
           planner.options(
             posted({ setting: {}, past: null, stand: null, ...wanted }),
-            proxy(found => {
-              preview.value = found
+            heard((chosen: PlanPreview) => {
+              preview.value = chosen
             }),
-            proxy(({ optionId, choiceId, difference }) => {
+            heard(({ optionId, choiceId, difference }: OptionDifference) => {
               differences.value = { ...differences.value, [`${optionId}=${choiceId}`]: difference }
             }),
           ),
+        )
+        preview.value = found.chosen
+        differences.value = Object.fromEntries(
+          found.differences.map(({ optionId, choiceId, difference }) => [`${optionId}=${choiceId}`, difference]),
         )
       } catch (error) {
         problem.value = (error as Error).message

@@ -38,6 +38,8 @@ export function useRenewals() {
       minutesLater: number | null
       chance: number
       comebackCost: number
+      newFails: number
+      yearsLater: number
     }>,
   ) {
     const before = state.value.renewals[line.part.id]?.weighed
@@ -48,6 +50,8 @@ export function useRenewals() {
       minutesLater: before?.minutesLater ?? null,
       chance: line.chance,
       comebackCost: line.comebackCost,
+      newFails: line.newFails,
+      yearsLater: line.yearsLater,
       ...change,
     })
   }

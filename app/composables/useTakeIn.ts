@@ -38,7 +38,7 @@ export function useTakeIn() {
     { vehicle, isNew }: { vehicle: NewVehicle; isNew: boolean },
   ): Promise<void> {
     const procedure = expandPack(pack, job.options)
-    const asked = openingAsked(procedure, garage.garage!.hours, { ...job, at: nowIso() })
+    const asked = openingAsked(procedure, garage.garage!, { ...job, at: nowIso() })
     const plan = await worker.ask(remote => remote.planned(posted(procedure), posted(asked)))
     const by: Asked = {
       id: job.id,

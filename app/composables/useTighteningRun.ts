@@ -1,5 +1,5 @@
-import { feelVerdict, nextBolt, runLength, wrenchSetting } from '../../core/fasteners'
-import type { BoltReading, Feel } from '../../core/fasteners'
+import { feelVerdict, nextBolt, runLength, treatmentOf, wrenchSetting } from '../../core/fasteners'
+import type { BoltReading, Feel, ThreadCondition } from '../../core/fasteners'
 import { openStop, passLimitNm, siblingCurves, unlikeSiblings } from '../../core/job'
 import type { JobState, TighteningRun } from '../../core/job'
 import type { FastenerGroup, Operation } from '../../core/packs'
@@ -13,6 +13,9 @@ export interface RunOver {
   group: FastenerGroup
   loosens?: boolean
 }
+
+const isLocked = (condition?: ThreadCondition) =>
+  condition !== undefined && treatmentOf(condition).thread === 'threadlocker'
 
 type Run = ReturnType<typeof makeRun>
 const key = Symbol('tightening run') as InjectionKey<Run>
@@ -77,6 +80,10 @@ function makeRun(over: RunOver) {
   const link = useWrench({
     run: () => runAhead.value,
     next: () => nextAhead.value,
+    state: () => ({
+      drawn: over.group.runs === 'drawn',
+      locking: over.group.runs === 'locking' || isLocked(state.value.fasteners[over.group.id]?.condition),
+    }),
     done: reading => turn({ reading }),
     stopped: ({ verdict, because }, reading) => {
       const at = due()

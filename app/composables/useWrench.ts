@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { keepReading, readAnglePass, takenUp, tighteningReader } from '../../core/fasteners'
-import type { BoltReading, NextBolt, TighteningReading, TighteningSample } from '../../core/fasteners'
+import type { BoltReading, JointState, NextBolt, TighteningReading, TighteningSample } from '../../core/fasteners'
 import { earlierCurve, passLimitNm, siblingCurves } from '../../core/job'
 import type { TighteningRun } from '../../core/job'
 import { WebSocketWrench } from '../links/wrench-link'
@@ -11,6 +11,8 @@ const USUAL_ADDRESS = 'ws://127.0.0.1:3377/wrench'
 interface Listener {
   run: () => TighteningRun | null
   next: () => NextBolt | null
+  /** What makes the joint run heavier than clean threads do. */
+  state: () => JointState
   /** The bolt of this pass is done; what was read of it. */
   done: (reading: BoltReading) => void
   /** The bolt must not be turned on. */
@@ -54,6 +56,7 @@ export function useWrench(listener: Listener) {
       targetNm: torqueNm,
       limitNm: passLimitNm(run, next.passIndex) ?? torqueNm,
       siblings: siblingCurves(run, next.passIndex, next.bolt),
+      state: listener.state(),
     })
     for (const sample of curve) reader.add(sample)
   }
@@ -116,7 +119,7 @@ export function useWrench(listener: Listener) {
         over = false
       },
       sample: take,
-      released: () => {},
+      released: () => reader?.release(),
     })
   }
   function disconnect() {

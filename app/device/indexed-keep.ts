@@ -197,5 +197,8 @@ function keepIn(database: () => Promise<IDBPDatabase<Shape>>): Keep {
     async keepAnswer(address, answer) {
       await (await database()).put('answers', answer, address)
     },
+    async forgetAnswers() {
+      await (await database()).clear('answers')
+    },
   }
 }

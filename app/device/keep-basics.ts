@@ -1,7 +1,7 @@
 import type { PackLine } from '../../contracts/answers'
 import { keepHere, readHere } from '../log/keep-here'
 import { nowMs } from './clock'
-import { fetchKept } from './fetch-kept'
+import { fetchKept, isOfTheServer } from './fetch-kept'
 import { countAsOpened, forgetOpened, openedAt } from './last-job'
 import { thisKeep } from './open-keep'
 
@@ -16,11 +16,16 @@ export function keepBasics(): void {
   setTimeout(() => void fetchBasics().catch(() => {}), QUIET_AFTER_MS)
 }
 
+/** What is not for who works here is not kept here. @throws whatever else went wrong */
+function orRefused(error: unknown): void {
+  if (!isOfTheServer(error)) throw error
+}
+
 async function fetchBasics(): Promise<void> {
   const packs = await fetchKept<PackLine[]>('/api/packs')
   const addresses = ['/api/vehicles', '/api/causes', '/api/wrenches', '/api/jobs']
   for (const address of [...packs.filter(({ fault }) => !fault).map(({ id }) => `/api/packs/${id}`), ...addresses])
-    await fetchKept(address)
+    await fetchKept(address).catch(orRefused)
   keepHere(KEY, String(Date.now()))
   const { letOldGo } = await import('./let-old-go')
   const keep = await thisKeep()

@@ -110,6 +110,8 @@ describe.each(kinds)('%s', (_name, open) => {
     expect(await keep.answer('/api/garage')).toBeNull()
     await keep.keepAnswer('/api/garage', { body: { name: 'x' }, at: '2026-03-02T08:00:00.000Z' })
     expect((await keep.answer('/api/garage'))!.body).toEqual({ name: 'x' })
+    await keep.forgetAnswers()
+    expect(await keep.answer('/api/garage')).toBeNull()
   })
 })
 

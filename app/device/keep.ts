@@ -43,4 +43,6 @@ export interface Keep {
   dropErrand(id: string): Promise<void>
   answer(address: string): Promise<KeptAnswer | null>
   keepAnswer(address: string, answer: KeptAnswer): Promise<void>
+  /** Forgets everything that the server answered. */
+  forgetAnswers(): Promise<void>
 }

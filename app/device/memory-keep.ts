@@ -62,5 +62,8 @@ export function memoryKeep(): Keep {
     async keepAnswer(address, answer) {
       answers.set(address, answer)
     },
+    async forgetAnswers() {
+      answers.clear()
+    },
   }
 }

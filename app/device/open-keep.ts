@@ -79,5 +79,9 @@ export function lastingWhereItCan(lasting: Keep): Keep {
     answer: address => lasting.answer(address),
     keepAnswer: (address, answer) =>
       lasting.keepAnswer(address, answer).catch(instead(() => forNow.keepAnswer(address, answer))),
+    async forgetAnswers() {
+      await forNow.forgetAnswers()
+      await lasting.forgetAnswers()
+    },
   }
 }

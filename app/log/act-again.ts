@@ -6,7 +6,7 @@ import type { WaitingAct } from './waiting-act'
  * An event of the log as an act that waits: the same id, person and moment, to be judged anew.
  * @param clockOffMs what this device adds to its own clock
  */
-export function actAgain({ saidAt: _saidAt, ...event }: JobEvent, clockOffMs = 0): WaitingAct {
+export function actAgain({ saidAt: _saidAt, late: _late, ...event }: JobEvent, clockOffMs = 0): WaitingAct {
   const act = { ...event, seq: null, ...(clockOffMs ? { clockOffMs } : {}) } as WaitingAct
   if (act.type !== 'options-switched') return act
   // The server plans another way itself.

@@ -34,6 +34,7 @@ async function jobOn(disk: Keep) {
     personId: 'p',
     deviceId: 'd',
     now: () => '2026-03-02T09:00:00.000Z',
+    role: 'owner' as const,
     newId: () => `act-${++id}`,
   }))
   const log = TestLog.open(smallPack({ operations: [operation('first', {}), operation('second', {})] }))
@@ -111,6 +112,7 @@ it('does not count what the disk did not take', async () => {
     personId: 'p',
     deviceId: 'd',
     now: () => '2026-03-02T09:00:00.000Z',
+    role: 'owner' as const,
     newId: () => 'act',
   }))
   await failing.record([...job.recorded])
@@ -132,6 +134,7 @@ describe('a server whose records were set back', () => {
       deviceId: 'd',
       now: () => '2026-03-02T09:00:00.000Z',
       clockOffMs: 7_200_000,
+      role: 'owner' as const,
       newId: () => 'act',
     }))
     await job.record(log.events)
@@ -195,6 +198,27 @@ it('puts on the disk again what was cleared away from it', async () => {
   expect(await disk.events('job')).toHaveLength(job.recorded.length)
 })
 
+it('reads nothing of a store that was cleared away until what this page holds is there again', async () => {
+  const { job, disk, write } = await onSlowDisk()
+  const done = job.act('step-done', { stepId: 'first' })
+  await Promise.resolve()
+  write()
+  await done
+  const waited = job.waiting.map(({ id }) => id)
+  // One reading is under way as the store goes, another begins while it is filled again.
+  const early = job.read()
+  await disk.forget('job')
+  await disk.drop(waited)
+  const again = job.keepAgain()
+  const late = job.read()
+  await new Promise(resolve => setTimeout(resolve))
+  expect(job.waiting.map(({ id }) => id)).toEqual(waited)
+  write()
+  await Promise.all([again, early, late])
+  expect(job.waiting.map(({ id }) => id)).toEqual(waited)
+  expect(reduceJob(job.log).done.first).toBeDefined()
+})
+
 it('holds an act once that was read from the disk before its writing was told', async () => {
   const disk = memoryKeep()
   let told = () => {}
@@ -253,6 +277,7 @@ it('keeps what is asked by now, where a refusal of what was asked before comes l
     personId: 'p',
     deviceId: 'd',
     now: () => '2026-03-02T09:00:00.000Z',
+    role: 'owner' as const,
     newId: () => 'act-1',
   }))
   const asked = { id: 'job', opens: true as const, posts: [{ path: '/api/jobs', body: { odometerKm: 80_000 } }] }

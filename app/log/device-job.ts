@@ -1,5 +1,7 @@
 import { admit, reduceJob, uncounted } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
+import { actRefused } from '../../core/rights/may-act'
+import type { Role } from '../../core/people/roles'
 import { fetchJudges, JudgesAway } from '../device/judges'
 import type { Keep } from '../device/keep'
 import { keptOf } from '../device/kept-job'
@@ -10,6 +12,8 @@ import type { Asked, WaitingAct } from './waiting-act'
 /** Who acts, with what, and by which clock. */
 export interface Actor {
   personId: string
+  /** What they are in the garage. */
+  role: Role
   deviceId: string
   /** Now, ISO 8601, in the server's time as far as the device knows it. */
   now: () => string
@@ -34,6 +38,8 @@ export class DeviceJob {
   /** How often what is held has changed. */
   private changes = 0
   private piece: { acts: WaitingAct[]; kept: Promise<void> } | null = null
+  /** The writing again of what was cleared away, however it ended. */
+  private again: Promise<unknown> = Promise.resolve()
   /** The writing of the piece before, however it ended. */
   private written: Promise<unknown> = Promise.resolve()
 
@@ -54,6 +60,8 @@ export class DeviceJob {
    * @returns whether anything was new
    */
   async read(ahead?: Promise<KeptJob> | null): Promise<boolean> {
+    // A store that was cleared away says nothing of what this page holds.
+    await this.again
     const before = this.changes
     const { recorded, waiting, beyond } = await (ahead ?? keptOf(this.keep, this.jobId))
     // What came in meanwhile may not have been on the disk yet.
@@ -101,7 +109,8 @@ export class DeviceJob {
 
   private refusalOf(state: JobState, act: WaitingAct): string | null {
     try {
-      return admit(state, act, this.ahead)?.reason ?? null
+      const { ahead } = this
+      return (actRefused(this.actor().role, act, state, ahead) ?? admit(state, act, ahead))?.reason ?? null
     } catch (error) {
       if (!(error instanceof JudgesAway)) throw error
       // Whoever is told to try again shall find them here.
@@ -197,11 +206,19 @@ export class DeviceJob {
     await this.read()
   }
 
-  /** Puts what this page holds on the disk again, after that was cleared away. */
-  async keepAgain(): Promise<void> {
-    await this.keep.part(this.jobId, [...this.recorded], [...this.beyond])
-    const there = new Set((await this.keep.waiting(this.jobId)).map(({ id }) => id))
-    await this.keep.add(this.waiting.filter(({ id }) => !there.has(id)))
+  /** Puts what this page holds on the disk again, after that was cleared away; nothing is read from there meanwhile. */
+  keepAgain(): Promise<void> {
+    const [recorded, waiting, beyond] = [[...this.recorded], [...this.waiting], [...this.beyond]]
+    // Whoever has begun to read may read of an empty store.
+    this.changes++
+    const again = async () => {
+      await this.keep.part(this.jobId, recorded, beyond)
+      const there = new Set((await this.keep.waiting(this.jobId)).map(({ id }) => id))
+      await this.keep.add(waiting.filter(({ id }) => !there.has(id)))
+    }
+    const done = this.again.then(again)
+    this.again = done.catch(() => {})
+    return done
   }
 
   /** What others have set aside waits no more, nor do notes that say the same. */

@@ -31,7 +31,7 @@ export function postEvents(jobId: string, acts: WaitingAct[]): Promise<PostResul
   return post(
     `/api/jobs/${jobId}/events`,
     {
-      events: acts.map(({ jobId: _jobId, seq: _seq, saidAt: _saidAt, clockOffMs, ...act }) => ({
+      events: acts.map(({ jobId: _jobId, seq: _seq, saidAt: _saidAt, late: _late, clockOffMs, ...act }) => ({
         ...act,
         deviceTime: saidBy({ deviceTime: act.deviceTime, ...(clockOffMs ? { clockOffMs } : {}) }),
       })),

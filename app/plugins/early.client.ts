@@ -7,8 +7,8 @@ export default defineNuxtPlugin({
   setup() {
     const pinia = usePinia()
     const { pathname } = window.location
-    // A customer's page is nobody's garage.
-    if (pathname.startsWith('/s/')) return
+    // A customer's page is nobody's garage, and at the door it is not known whose.
+    if (/^\/(?:s\/|join\/|sign-in)/.test(pathname)) return
     void useGarageStore(pinia).load()
     const jobId = /^\/jobs\/([0-9a-f-]{36})\//.exec(pathname)?.[1]
     if (!jobId) return

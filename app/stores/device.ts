@@ -1,3 +1,4 @@
+import { FetchError } from 'ofetch'
 import { defineStore } from 'pinia'
 import { clockOffMs, nowIso } from '../device/clock'
 import { isMissingThere, isParted } from '../device/parted'
@@ -44,6 +45,7 @@ export const useDeviceStore = defineStore('device', () => {
     const opening = keeping.then(async keep => {
       const job = new DeviceJob(jobId, keep, () => ({
         personId: garage.personId,
+        role: garage.garage?.me?.role ?? 'owner',
         deviceId: deviceId(),
         now: nowIso,
         clockOffMs: clockOffMs(),
@@ -118,7 +120,9 @@ export const useDeviceStore = defineStore('device', () => {
       const isTaken = await $fetch('/api/imports', { method: 'POST', body }).then(
         () => true,
         (error: unknown) => {
-          if (job.isMissing || !isOfTheServer(error)) throw error
+          // Somebody else has to: act by act, what others did would be refused here.
+          const isNotOurs = error instanceof FetchError && error.statusCode === 403
+          if (job.isMissing || isNotOurs || !isOfTheServer(error)) throw error
           return false
         },
       )
@@ -176,7 +180,11 @@ export const useDeviceStore = defineStore('device', () => {
     if (known) return known
     const sender = new Sender({
       waiting: async () => [...job.waiting],
-      post: acts => (acts[0]!.by ? postAsked(acts[0]!.by) : postEvents(jobId, acts)),
+      post: async acts => {
+        // Whoever took this device over without signal says so first.
+        if (!(await garage.sayHanded())) return { kind: 'nobody' }
+        return acts[0]!.by ? postAsked(acts[0]!.by) : postEvents(jobId, acts)
+      },
       async through(acts) {
         try {
           await refresh(jobId)
@@ -201,6 +209,7 @@ export const useDeviceStore = defineStore('device', () => {
           () => false,
         ),
       stands: standing => {
+        if (standing === 'sign-in') garage.signedOut = true
         if (standingOf(jobId) === standing) return
         standings.set(jobId, standing)
         tabs.tell({ jobId, standing })
@@ -224,10 +233,10 @@ export const useDeviceStore = defineStore('device', () => {
       (await keep.jobsWaiting()).map(async jobId => ({ jobId, count: (await keep.waiting(jobId)).length })),
     )
   }
-  /** The jobs taken in on this device that the server has not heard of. */
-  async function takenInHere(): Promise<DeviceJob[]> {
-    const jobs = await Promise.all((await (await keeping).jobsWaiting()).map(hold))
-    return jobs.filter(({ recorded, log }) => recorded.length === 0 && log.length > 0)
+  /** The jobs of which this device may know more than the server told last: something of them waits, or was done in this page. */
+  async function knownHere(): Promise<DeviceJob[]> {
+    const ids = new Set([...(await (await keeping).jobsWaiting()), ...senders.keys()])
+    return (await Promise.all([...ids].map(hold))).filter(({ log }) => log.length > 0)
   }
 
   let asked = false
@@ -267,6 +276,6 @@ export const useDeviceStore = defineStore('device', () => {
     sendNow,
     askElse,
     jobsWaiting,
-    takenInHere,
+    knownHere,
   }
 })

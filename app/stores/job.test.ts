@@ -77,7 +77,10 @@ beforeEach(() => {
   vi.stubGlobal('useMessages', useMessages)
   vi.stubGlobal('useDeviceStore', useDeviceStore)
   vi.stubGlobal('useErrandsStore', useErrandsStore)
-  vi.stubGlobal('useGarageStore', () => ({ personId: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002' }))
+  vi.stubGlobal('useGarageStore', () => ({
+    personId: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0002',
+    sayHanded: () => Promise.resolve(true),
+  }))
 })
 afterEach(() => {
   vi.unstubAllGlobals()

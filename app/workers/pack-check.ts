@@ -2,7 +2,7 @@ import { expose } from 'comlink'
 import { readPack } from '../../contracts/read-pack'
 import type { PackProblem } from '../../contracts/read-pack'
 import type { PlanPreview } from '../../core/job'
-import { expandPack } from '../../core/packs'
+import { bayOf, expandPack } from '../../core/packs'
 import type { TermTable } from '../../core/packs'
 import { planJob } from '../../core/sequence'
 
@@ -36,6 +36,7 @@ const packCheck = {
       preview: {
         totals,
         authored,
+        bay: bayOf(procedure),
         trips: trips.map(({ place, car, minutes }) => ({ place, car, minutes })),
         toolCount: tools.length,
         stepCount: procedure.operations.length,

@@ -15,9 +15,12 @@ const fieldValue = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('text'), text: words(300) }),
 ])
 
+/** What stands in fields of a sheet. */
+export const fieldValues = z.record(id, fieldValue)
+
 export const bench = {
   'sheet-read': z
-    .strictObject({ sheetId: id, values: z.record(id, fieldValue), cleared: z.array(id).max(60) })
+    .strictObject({ sheetId: id, values: fieldValues, cleared: z.array(id).max(60) })
     .refine(({ values, cleared }) => Object.keys(values).length + cleared.length > 0, {
       path: ['values'],
       error: 'Nothing is entered.',

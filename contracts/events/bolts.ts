@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { boltConditions, headKinds, threadConditions, threadMaterials } from '../../core/fasteners'
+import { boltConditions, headKinds, headShapes, threadConditions, threadMaterials } from '../../core/fasteners'
 import type { BoltEvents } from '../../core/job/chapters/bolts'
 import { breakKinds } from '../../core/job/chapters/bolts/broken'
 import { instant, key, uuid, words } from '../common'
@@ -15,6 +15,7 @@ const fastener = z.strictObject({
   propertyClass: words(20),
   material: z.enum(threadMaterials).optional(),
   engagementMm: lengthMm.optional(),
+  head: z.enum(headShapes).optional(),
   condition: z.enum(threadConditions).optional(),
   clampMm: lengthMm.optional(),
 })

@@ -4,11 +4,15 @@ import { device, instant, uuid } from '../common'
 import { again } from './again'
 import { bench } from './bench'
 import { bleeding } from './bleeding'
+import { bodies } from './bodies'
 import { bolts } from './bolts'
 import { breakIn } from './break-in'
+import { candidates } from './candidates'
 import { cautions } from './cautions'
 import type { Contract } from './contract'
+import { controller } from './controller'
 import { diagnosis } from './diagnosis'
+import { handed } from './handed'
 import { handOver } from './hand-over'
 import { mating } from './mating'
 import { money } from './money'
@@ -28,19 +32,23 @@ import { unforeseen } from './unforeseen'
 export const payloads = {
   ...plan,
   ...steps,
+  ...handed,
   ...unforeseen,
   ...again,
   ...takenOver,
   ...troubles,
   ...bolts,
+  ...bodies,
   ...tightening,
   ...bench,
+  ...candidates,
   ...renewals,
   ...orders,
   ...bleeding,
   ...mating,
   ...cautions,
   ...proving,
+  ...controller,
   ...diagnosis,
   ...breakIn,
   ...money,

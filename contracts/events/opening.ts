@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { OpeningEvents } from '../../core/job/chapters/opening'
 import { HIGHEST_JOB_NUMBER, key, uuid, words } from '../common'
-import { symptoms } from '../symptoms'
 import type { Contract } from './contract'
 
 const jobNumber = z.number().int().positive().max(HIGHEST_JOB_NUMBER, 'No garage has had so many jobs.')
@@ -22,7 +21,7 @@ export const openingByServer = {
       number: jobNumber,
       numberThere: jobNumber.optional(),
       vehicle,
-      complaint: z.strictObject({ symptoms: z.array(z.enum(symptoms)), text: z.string().max(2000) }),
+      complaint: z.strictObject({ symptoms: z.array(key(40)).max(20), text: z.string().max(2000) }),
       pumpTest: z.strictObject({ result: z.enum(['not-done', 'no-change', 'rises']), strokes: z.number().nullable() }),
       odometerKm: z.number().nullable(),
     })

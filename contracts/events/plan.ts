@@ -30,6 +30,11 @@ export const plan = {
     .describe(
       'The same work in another order, or under other circumstances. `order` holds the operations not yet done; one that breaks a link is refused with the link’s because.',
     ),
+  'plan-proven': z
+    .strictObject({ order: z.array(key()).max(500), minutes: z.number().min(0), lowerBoundMinutes: z.number().min(0) })
+    .describe(
+      'What was proven of a plan after it was made: no order of this work takes fewer minutes. `order` holds its operations. It says nothing of a plan whose `order` or `minutes` are others by now.',
+    ),
   'week-placed': z
     .strictObject({
       site: z.enum(['bay', 'driveway']),

@@ -33,6 +33,8 @@ export const renewals = {
       minutesLater: minutes.nullable(),
       chance: share,
       comebackCost: money,
+      newFails: share.optional(),
+      yearsLater: z.number().min(0).max(50).optional(),
     })
     .describe(
       'What is put into the question whether a part is renewed while it is open; `null` leaves what Eldrin found.',

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { UnforeseenEvents } from '../../core/job/chapters/unforeseen'
-import { itemStates, phases, places } from '../../core/pack/kinds'
+import { itemStates, phases } from '../../core/pack/kinds'
 import { utcOffset } from '../circumstances'
 import { instant, key, words } from '../common'
 import type { Contract } from './contract'
@@ -15,8 +15,8 @@ export const unforeseen = {
       stepId: key(),
       title: words(120),
       phase: z.enum(phases),
-      place: z.enum(places),
-      car: z.enum(['ground', 'raised', 'either']),
+      place: key(),
+      car: key(),
       minutes,
       tools: ids,
       cautions: ids,

@@ -1,12 +1,17 @@
+import { within } from '../base/field-error'
+
 /** One reading of a dial gauge on its way round a circle. Angles run the way the crank is turned, from a mark of the mechanic's own. */
 export interface DialReading {
   angleDeg: number
   heightMm: number
 }
 
-/** An angle brought between 0 and 360, in degrees. */
+/** Beyond a thousand turns it is no angle that anybody read. */
+const MOST_DEG = 360_000
+
+/** An angle brought between 0 and 360, in degrees. @throws FieldError on what is no angle */
 export function turnDeg(angleDeg: number): number {
-  const turned = angleDeg % 360
+  const turned = within('angleDeg', angleDeg, -MOST_DEG, MOST_DEG, 'The angle in degrees') % 360
   return turned < 0 ? turned + 360 : turned
 }
 

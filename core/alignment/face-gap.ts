@@ -30,7 +30,7 @@ export function faceGap(readings: { angleDeg: number; gapMm: number }[], diamete
   try {
     plane = fitHarmonic(readings.map(({ angleDeg, gapMm }) => ({ angleDeg, heightMm: gapMm })))
   } catch (error) {
-    if (error instanceof RangeError)
+    if (error instanceof FieldError && error.path === 'readings')
       throw new FieldError('readings', 'The gap is measured at three different places at least.')
     throw error
   }

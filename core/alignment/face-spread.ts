@@ -1,3 +1,5 @@
+import { FieldError, within } from '../base/field-error'
+
 export interface FaceSpread {
   meanMm: number
   /** Highest less lowest, in mm. */
@@ -10,11 +12,11 @@ export interface FaceSpread {
 /**
  * How even a ring of depths or heights is: seal depths, finger heights, a bearing's face.
  * @param readingsMm two readings at least, in mm
- * @throws RangeError on fewer than two readings or on what is no number
+ * @throws FieldError on fewer than two readings or on what is no number
  */
 export function faceSpread(readingsMm: number[]): FaceSpread {
-  if (readingsMm.length < 2) throw new RangeError('a spread wants two readings at least')
-  if (readingsMm.some(reading => !Number.isFinite(reading))) throw new RangeError('every reading is a number of mm')
+  if (readingsMm.length < 2) throw new FieldError('readingsMm', 'A spread wants two readings at least.')
+  readingsMm.forEach((reading, index) => within(`readingsMm[${index}]`, reading, -10_000, 10_000, 'The reading in mm'))
   const highest = Math.max(...readingsMm)
   const lowest = Math.min(...readingsMm)
   return {

@@ -1,3 +1,4 @@
+import { within } from '../base/field-error'
 import { turnDeg } from './dial-reading'
 
 export interface DowelAdvice {
@@ -19,6 +20,8 @@ export interface DowelAdvice {
  * @param sizesMm eccentricities that can be had, in mm
  */
 export function offsetDowels(offset: { offsetMm: number; atDeg: number }, sizesMm: number[]): DowelAdvice {
+  within('offset.offsetMm', offset.offsetMm, 0, 100, 'The offset in mm')
+  sizesMm.forEach((size, index) => within(`sizesMm[${index}]`, size, 0, 100, 'The size of a dowel in mm'))
   const best = sizesMm.reduce<{ size: number | null; left: number }>(
     (found, size) => {
       const left = Math.abs(offset.offsetMm - size)

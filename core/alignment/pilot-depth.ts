@@ -60,11 +60,15 @@ export function pilotDepth(stack: PilotStack): PilotFit {
   /** How far the tip lies below the face. */
   const reach = shaftStandsOut.mm + faceToBellFace.mm - spacer.mm
   const reachParts = [shaftStandsOut, faceToBellFace, spacer]
-  const engaged = (tip: number, near: number) => Math.max(0, Math.min(tip - near, pilotLength.mm))
+  const engaged = (tip: number, near: number, long = pilotLength.mm) => Math.max(0, Math.min(tip - near, long))
 
   const engagementMm = engaged(reach, depth.mm)
   const [worst, chance] = spreads([...reachParts, depth])
-  const range = (by: number): [number, number] => [engaged(reach - by, depth.mm), engaged(reach + by, depth.mm)]
+  const length = pilotLength.plusMinusMm
+  const range = (by: number): [number, number] => [
+    engaged(reach - by, depth.mm, pilotLength.mm - length),
+    engaged(reach + by, depth.mm, pilotLength.mm + length),
+  ]
   const toShoulder = depth.mm - (reach - tipLength.mm)
   const toBottom = holeDepth.mm - reach
   const roomMm = Math.min(toShoulder, toBottom)

@@ -30,6 +30,8 @@ export function checkPoints(
   entries: Entry[],
 ): { usable: number[]; marks: { index: number; reason: string }[]; tooFew: string | null } {
   const marks = entries.flatMap((entry, index) => {
+    // A place with a name that nobody has measured yet.
+    if (entry.entered === '') return []
     const reason = checkEntry(field, entry)
     return reason === null ? [] : [{ index, reason }]
   })

@@ -189,6 +189,10 @@ function computed(spec: JudgeSpec, fields: Map<string, SheetField>, values: Shee
       const [field, value] = [fieldOf(input), valueOf(input)]
       return field?.kind === 'points' && value?.kind === 'points' ? checkPoints(field, value.entries).usable : []
     },
+    place: (input, index) => {
+      const field = fieldOf(input)
+      return (field?.kind === 'points' && field.places?.[index]) || `${index + 1}`
+    },
     dial: input => {
       const value = valueOf(input)
       return value?.kind === 'dial' ? checkedDial(value) : checkDial([])

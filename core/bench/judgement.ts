@@ -28,6 +28,8 @@ export interface Given {
   /** The same, or `undefined` where it was left out. */
   maybe: (input: string) => number | undefined
   points: (input: string) => number[]
+  /** What the place of a point is called, or its number. */
+  place: (input: string, index: number) => string
   dial: (input: string) => CheckedDial
   /** The answer that was given, or `undefined`. */
   choice: (input: string) => string | undefined

@@ -32,6 +32,7 @@ export function concentricGap({
   within('fingersMm', fingersMm, -200, 400, 'The height of the fingers in mm')
   within('windowMm[0]', windowMm[0], 0, 60, 'The least gap in mm')
   within('windowMm[1]', windowMm[1], windowMm[0], 60, 'The largest gap in mm')
+  shimsMm.forEach((shim, index) => within(`shimsMm[${index}]`, shim, 0, 60, 'A shim in mm'))
   const gapMm = bearingMm - fingersMm
   const [low, high] = windowMm
   if (gapMm < low) {

@@ -64,7 +64,13 @@ export function flywheelMatch(
   for (const [name, each] of Object.entries({ before, after })) {
     if (each.faceMm !== undefined) within(`${name}.faceMm`, each.faceMm, 1, 200, 'The height in mm')
     if (each.teeth !== undefined) within(`${name}.teeth`, each.teeth, 20, 400, 'The number of teeth')
+    if (each.ringMm !== undefined) within(`${name}.ringMm`, each.ringMm, -200, 300, 'The place of the ring in mm')
+    if (each.boltCircleMm !== undefined)
+      within(`${name}.boltCircleMm`, each.boltCircleMm, 10, 500, 'The bolt circle in mm')
+    if (each.massKg !== undefined) within(`${name}.massKg`, each.massKg, 0.5, 200, 'The mass in kg')
   }
+  for (const [name, value] of Object.entries({ clampedMm, boltMm, threadMm, holeMm, bearingRoomMm }))
+    if (value !== undefined) within(name, value, 0, 300, 'A measure in mm')
   within('spacerMm', spacerMm, 0, 60, 'The spacer in mm')
   const moved = (one: number | undefined, other: number | undefined) =>
     one === undefined || other === undefined ? null : other + spacerMm - one

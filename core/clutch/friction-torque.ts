@@ -40,6 +40,8 @@ export function frictionTorque({
 
 /** The radius at which the whole friction may be thought to act, in mm. */
 export function frictionRadiusMm(model: FrictionModel, outerMm: number, innerMm: number): number {
+  within('outerMm', outerMm, 1, 2000, 'The outer diameter in mm')
+  within('innerMm', innerMm, 0, outerMm, 'The inner diameter in mm')
   const [outer, inner] = [outerMm / 2, innerMm / 2]
   // (ro³ − ri³)/(ro² − ri²), with the common factor taken out so that it holds for a narrow ring.
   return model === 'uniform-wear'

@@ -58,6 +58,7 @@ export function launchHeat({
   within('clutchNm', clutchNm, loadNm * 1.001 + 0.001, 20_000, 'The torque of the clutch in N·m')
   within('ironKg', ironKg, 0.5, 200, 'The iron in kg')
   within('faceMm2', faceMm2, 100, 1e7, 'The area of a face in mm²')
+  within('faces', faces, 1, 20, 'The number of faces')
   const inertia = massKg * (tyreRadiusMm / 1000 / ratio) ** 2
   const speed = (enginePerMinute * 2 * Math.PI) / 60
   const energyJ = (((inertia * speed ** 2) / 2) * clutchNm) / (clutchNm - loadNm)

@@ -1,5 +1,7 @@
 export { renewNow } from './renew-now'
 export type { RenewAnswer, RenewQuestion } from './renew-now'
+export { toolWays } from './tool-ways'
+export type { ToolQuestion, ToolTerms, ToolWay, ToolWayId, ToolWays } from './tool-ways'
 export { minutesLater } from './minutes-later'
 export type { ComingBack } from './minutes-later'
 export { renewPackages } from './packages'

@@ -1,6 +1,6 @@
 import { FieldError } from '../base/field-error'
 import { likelihood } from './cause-tables'
-import type { CauseTables, Findings } from './cause-tables'
+import type { CauseTables, CauseTest, Findings } from './cause-tables'
 
 export interface CauseRank {
   cause: string
@@ -10,7 +10,8 @@ export interface CauseRank {
 
 /**
  * Causes by how likely they are after what was found, the likeliest first: P(cause) Π P(found | cause), made to add up to 1 (Bayes).
- * Findings are taken as independent once the cause is known.
+ * Findings are taken as independent once the cause is known, but those that tell much of the same: n of them count as
+ * n / (1 + (n − 1) ρ), with ρ a half (effective number of equally correlated readings; Kish 1965, from memory).
  * @param findings test id → outcome id
  * @throws FieldError on a test or an outcome that the tables do not know, and where no cause can explain what was found
  */
@@ -23,13 +24,25 @@ export function rankCauses(findings: Findings, tables: CauseTables): CauseRank[]
     return { test, outcome }
   })
   const weights = tables.causes.map(cause =>
-    seen.reduce((product, { test, outcome }) => product * likelihood(test, outcome, cause.id), cause.prior),
+    seen.reduce(
+      (product, { test, outcome }) => product * likelihood(test, outcome, cause.id) ** shareOf(test, seen),
+      cause.prior,
+    ),
   )
   const total = weights.reduce((sum, weight) => sum + weight, 0)
   if (!(total > 0)) throw new FieldError('findings', 'No cause in the tables explains all of this at once.')
   return tables.causes
     .map((cause, index) => ({ cause: cause.id, probability: weights[index]! / total }))
     .sort((a, b) => b.probability - a.probability)
+}
+
+/** How alike signs of one name are. Common practice, no source. */
+const ALIKE = 0.5
+
+/** How much of what a finding says is its own. */
+function shareOf({ alike }: CauseTest, seen: readonly { test: CauseTest }[]): number {
+  const together = alike === undefined ? 1 : seen.filter(({ test }) => test.alike === alike).length
+  return 1 / (1 + (Math.max(1, together) - 1) * ALIKE)
 }
 
 /** How likely the box has to come out: the sum over causes that want it. */

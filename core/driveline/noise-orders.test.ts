@@ -42,6 +42,6 @@ describe('noiseOrders', () => {
   it('names the field at fault', () => {
     expect(() => noiseOrders({ ...drive, speedKmh: 0 })).toThrow('The speed')
     expect(() => rollingMm({ ...drive.tire, aspect: 5 })).toThrow('The height')
-    expect(() => noiseOrders({ ...drive, heardHz: 0 })).toThrow('above zero')
+    expect(() => noiseOrders({ ...drive, heardHz: 0 })).toThrow('heardHz')
   })
 })

@@ -1,4 +1,4 @@
-import { FieldError, within } from '../base/field-error'
+import { within } from '../base/field-error'
 
 /** How the car was driven when something was heard or felt. */
 export interface NoiseDrive {
@@ -54,10 +54,12 @@ export function noiseOrders({
   within('gearRatio', gearRatio, 0.3, 8, 'The ratio of the gear')
   within('finalRatio', finalRatio, 1.5, 8, 'The final ratio')
   within('cylinders', cylinders, 1, 16, 'The cylinders')
-  if (heardHz !== undefined && !(heardHz > 0)) throw new FieldError('heardHz', 'What was heard is above zero.')
+  if (heardHz !== undefined) within('heardHz', heardHz, 0.1, 20_000, 'What was heard in Hz')
   const wheel = (speedKmh * KMH * 1000) / rollingMm(tire)
   const output = wheel * finalRatio
   const engine = output * gearRatio
+  // A four-stroke fires half of its cylinders in a turn.
+  const firing = cylinders / 2
   const rows: [NoiseOrder['part'], number, number, string][] = [
     ['wheel', wheel, 1, 'a wheel out of balance or round, a bent rim'],
     ['wheel', wheel, 2, 'a {tire} with two high places, an axle shaft joint'],
@@ -69,22 +71,15 @@ export function noiseOrders({
           ['propshaft', output, 4, 'a joint that binds'],
         ] as [NoiseOrder['part'], number, number, string][])
       : []),
-    ['engine', engine, 1, 'clutch or flywheel out of balance, not square on its dowels'],
-    [
+    ...[...new Set([1, 2, 4, firing])].map((order): [NoiseOrder['part'], number, number, string] => [
       'engine',
       engine,
-      2,
-      cylinders === 4 ? 'the firing of four cylinders, a mount that passes it on' : 'masses of the engine',
-    ],
-    ['engine', engine, 4, 'second harmonic, a bracket that sings'],
-    ...(cylinders / 2 === 2 || cylinders / 2 === 4
-      ? []
-      : ([['engine', engine, cylinders / 2, `the firing of ${cylinders} cylinders, a mount that passes it on`]] as [
-          NoiseOrder['part'],
-          number,
-          number,
-          string,
-        ][])),
+      order,
+      order === firing
+        ? `the firing of ${cylinders} cylinders, a mount that passes it on`
+        : ({ 1: 'clutch or flywheel out of balance, not square on its dowels', 2: 'masses of the engine' }[order] ??
+          'second harmonic, a bracket that sings'),
+    ]),
   ]
   return rows
     .map(([part, turns, order, from]) => ({

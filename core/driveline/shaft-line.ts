@@ -84,6 +84,7 @@ export function shaftLine(members: LineMember[]): ShaftLine {
 /** Angular acceleration of a swing twice a turn at a road speed, in rad/s²: what is felt grows with the square of the speed. */
 export function rippleAcceleration(swingDeg: number, shaftPerMinute: number): number {
   within('shaftPerMinute', shaftPerMinute, 0, 20_000, 'The speed of the shaft per minute')
+  within('swingDeg', swingDeg, -90, 90, 'The swing in degrees')
   const speed = (shaftPerMinute * 2 * Math.PI) / 60
   return swingDeg * rad * (2 * speed) ** 2
 }

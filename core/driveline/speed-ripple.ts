@@ -10,6 +10,7 @@ const rad = Math.PI / 180
  */
 export function speedRipple(jointAngleDeg: number, shaftAngleDeg: number): number {
   within('jointAngleDeg', jointAngleDeg, -60, 60, 'The joint angle in degrees')
+  within('shaftAngleDeg', shaftAngleDeg, -360_000, 360_000, 'The turn of the shaft in degrees')
   const sine = Math.sin(jointAngleDeg * rad) * Math.cos(shaftAngleDeg * rad)
   return Math.cos(jointAngleDeg * rad) / (1 - sine ** 2)
 }

@@ -28,6 +28,17 @@ describe('a pass by angle', () => {
   })
 })
 
+it('is read over swings, and past dirt that gave way as it ran down', () => {
+  const dirt = [at(0, 2), at(5, 12), at(10, 12), at(15, 12), at(20, 2), at(25, 2), at(30, 2)]
+  const snug = at(60, 30)
+  const swing = [at(90, 55), at(90, 0), at(92, 20), at(95, 40), at(97, 55), at(100, 58)]
+  const read = readAnglePass([...dirt, snug, at(70, 40), at(80, 48), ...swing], snug, 90)
+  expect(read.gaveWay).toBeNull()
+  // The wrench went 40° on, the bolt what is left without the winding up.
+  expect(read.turnedDeg).toBeLessThan(40)
+  expect(read.turnedDeg).toBeGreaterThan(30)
+})
+
 it('takes the slack up by torque or by degrees', () => {
   const last = at(60, 50)
   expect(takenUp(last, at(61, 20))).toBe(false)

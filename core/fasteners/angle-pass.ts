@@ -1,3 +1,4 @@
+import { Grip } from './grip'
 import type { TighteningReading } from './tightening-reader'
 import type { TighteningSample } from './tightening-curve'
 
@@ -25,7 +26,8 @@ export function takenUp(last: TighteningSample, { angleDeg, torqueNm }: Tighteni
 }
 
 /**
- * Reads a pass by angle. A bolt turned by angle may pass yield by design; only torque that falls, twice in a row, stops it.
+ * Reads a pass by angle. A bolt turned by angle may pass yield by design; only torque that falls, twice in a row, stops it. Nobody turns
+ * ninety degrees in one swing: what the wrench reads between two swings is left out.
  * @param samples all that was read of the bolt, with what was turned in passes before; at least one
  * @param before how it stood when this pass began; nothing for a bolt that is turned for the first time
  * @param angleDeg what the pass asks for
@@ -35,9 +37,19 @@ export function readAnglePass(
   before: TighteningSample | undefined,
   angleDeg: number,
 ): AnglePass {
-  const last = samples.at(-1)!
-  const peakNm = Math.max(...samples.map(sample => sample.torqueNm))
-  const fell = samples.length > 1 && samples.slice(-2).every(sample => sample.torqueNm < peakNm * FALL_SHARE)
+  const peakOfAll = Math.max(...samples.map(sample => sample.torqueNm))
+  const grip = new Grip(peakOfAll)
+  const turned: TighteningSample[] = []
+  let gone = false
+  for (const sample of samples) {
+    const found = grip.add(sample)
+    turned.push(...found.steady)
+    // Dirt that it turned past gave way as well; a bolt goes from where it stood highest.
+    gone ||= found.gone !== null && found.gone.fromNm >= FALL_SHARE * peakOfAll
+  }
+  const last = turned.at(-1) ?? samples.at(-1)!
+  const peakNm = Math.max(...turned.map(sample => sample.torqueNm))
+  const fell = gone || (turned.length > 1 && turned.slice(-2).every(sample => sample.torqueNm < peakNm * FALL_SHARE))
   const turnedDeg = last.angleDeg - (before ?? samples[0]!).angleDeg
   return {
     turnedDeg,
@@ -45,7 +57,7 @@ export function readAnglePass(
     gaveWay: fell
       ? {
           verdict: 'gave-way',
-          because: `Torque fell from {${peakNm.toFixed(1)} N·m} to {${last.torqueNm.toFixed(1)} N·m} while it turned on.`,
+          because: `Torque fell from {${peakNm.toFixed(1)} N·m} to {${samples.at(-1)!.torqueNm.toFixed(1)} N·m} while it turned on.`,
           atAngleDeg: last.angleDeg,
         }
       : null,

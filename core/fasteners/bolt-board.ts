@@ -66,13 +66,14 @@ export function typicalBoard(group: FastenerGroup, procedure: Pick<Procedure, 'o
   return {
     group: group.id,
     outline,
-    bolts: map.places.map(({ id, x, y, offWith, from, holds }) => ({
+    bolts: map.places.map(({ id, x, y, offWith, from, lengthMm, holds }) => ({
       id,
       xMm: x,
       yMm: y,
       offWith:
         offWith !== undefined && procedure.operations.some(operation => operation.id === offWith) ? offWith : null,
       ...(from ? { from } : {}),
+      ...(lengthMm === undefined ? {} : { lengthMm }),
       ...(holds ? { holds } : {}),
       stand: 'untouched',
       entry: null,
@@ -93,6 +94,8 @@ function plainRing(count: number): BoltMap {
 
 /** Places evenly on a circle, the first at the top, clockwise. In mm. */
 export function ringPlaces(count: number, radiusMm: number): { x: number; y: number }[] {
+  within('count', count, 0, 10_000, 'The number of places')
+  within('radiusMm', radiusMm, 0, 1e6, 'The radius in mm')
   return Array.from({ length: count }, (_, index) => {
     const angle = (2 * Math.PI * index) / count
     return { x: Math.round(radiusMm * Math.sin(angle) * 10) / 10, y: Math.round(radiusMm * Math.cos(angle) * 10) / 10 }
@@ -104,6 +107,8 @@ export function ringPlaces(count: number, radiusMm: number): { x: number; y: num
  * A bolt in the very middle is at no hour: `middle`.
  */
 export function clockPosition(xMm: number, yMm: number, seenFrom: 'box' | 'engine' = 'box'): string {
+  within('xMm', xMm, -1e6, 1e6, 'A place')
+  within('yMm', yMm, -1e6, 1e6, 'A place')
   if (Math.hypot(xMm, yMm) < 1) return 'middle'
   const turn = Math.atan2(seenFrom === 'box' ? xMm : -xMm, yMm) / (2 * Math.PI)
   const halves = Math.round(((turn + 1) % 1) * 24) % 24

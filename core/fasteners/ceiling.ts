@@ -1,4 +1,5 @@
 import { frictionOf } from './condition'
+import { headOf } from './judge-spec'
 import type { Joint } from './judge-spec'
 import { asThread } from './thread'
 import { strippingLoadN } from './thread-stripping'
@@ -23,13 +24,17 @@ export function ceilingOf(joint: Joint): Ceiling {
   const thread = asThread(joint.thread)
   const friction = {
     ...frictionOf(joint.condition ?? 'dry').low,
-    headContactDiameterMm: joint.headContactDiameterMm,
-    holeDiameterMm: joint.holeDiameterMm,
+    ...headOf(joint),
   }
   const bolt = tighten({ ...friction, thread, propertyClass: joint.propertyClass, utilisation: 1 })
   const stripN =
     joint.material !== undefined && joint.engagementMm !== undefined
-      ? strippingLoadN({ thread, material: joint.material, engagementMm: joint.engagementMm })
+      ? strippingLoadN({
+          thread,
+          material: joint.material,
+          engagementMm: joint.engagementMm,
+          propertyClass: joint.propertyClass,
+        })
       : Infinity
   const limitedBy = stripN < bolt.preloadN ? 'thread' : 'bolt'
   const ceilingNm = limitedBy === 'thread' ? (stripN * torqueArmMm(thread, friction)) / 1000 : bolt.torqueNm

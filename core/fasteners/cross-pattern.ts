@@ -1,3 +1,5 @@
+import { FieldError, within } from '../base/field-error'
+
 /**
  * The cross (star) pattern for bolts evenly spaced on a circle: each next bolt lies as far as possible
  * from the ones just tightened, so that the part comes down flat.
@@ -13,9 +15,9 @@
  * @throws RangeError when `count` is not a whole number from 1 up
  */
 export function crossPattern(count: number): number[] {
-  if (!Number.isInteger(count) || count < 1) {
-    throw new RangeError(`a bolt circle has a whole number of bolts from 1 up, not ${count}`)
-  }
+  within('count', count, 1, 1000, 'The number of bolts')
+  if (!Number.isInteger(count))
+    throw new FieldError('count', `A bolt circle has a whole number of bolts, not ${count}.`)
   if (count === 1) return [0]
   if (count % 2 === 0) {
     const half = count / 2

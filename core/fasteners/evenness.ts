@@ -161,6 +161,8 @@ function shapeOf(downMm: number[], radiusMm: number): { tiltMm: number; bendMm: 
 
 /** Spread of the clamp: largest less smallest preload as a share of the mean; 0 while nothing is clamped. */
 export function clampSpread(preloadN: number[]): number {
+  if (preloadN.length === 0) throw new FieldError('preloadN', 'At least one preload is wanted.')
+  preloadN.forEach((load, index) => within(`preloadN[${index}]`, load, -1e7, 1e7, 'A preload in N'))
   const mean = preloadN.reduce((sum, value) => sum + value, 0) / preloadN.length
   return mean > 0 ? (Math.max(...preloadN) - Math.min(...preloadN)) / mean : 0
 }

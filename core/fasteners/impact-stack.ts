@@ -25,6 +25,8 @@ export function torsionalStiffness(lengthMm: number, diameterMm: number): number
 
 /** Springs in series: 1/k = Σ 1/ki, in N·m/rad. */
 export function inSeries(stiffnesses: number[]): number {
+  if (stiffnesses.length === 0) throw new FieldError('stiffnesses', 'At least one spring is wanted.')
+  stiffnesses.forEach((each, index) => within(`stiffnesses[${index}]`, each, 1e-9, 1e12, 'A stiffness'))
   return 1 / stiffnesses.reduce((sum, stiffness) => sum + 1 / stiffness, 0)
 }
 

@@ -2,6 +2,7 @@ import { frictionOf } from './condition'
 import type { ThreadCondition } from './condition'
 import { within } from '../base/field-error'
 import { quantity } from '../say/quantity'
+import type { HeadShape } from './head'
 import { strength } from './strength'
 import { asThread } from './thread'
 import type { ThreadLike } from './thread'
@@ -19,6 +20,8 @@ export interface Joint {
   engagementMm?: number
   /** Dry where it is left out. */
   condition?: ThreadCondition
+  /** Which head it has; a plain hexagon where it is left out. */
+  head?: HeadShape
   headContactDiameterMm?: number
   holeDiameterMm?: number
 }
@@ -42,6 +45,17 @@ export interface JointLoad {
   stripN: number | null
 }
 
+/** What of a joint says how its head bears. */
+export const headOf = ({
+  head,
+  headContactDiameterMm,
+  holeDiameterMm,
+}: Joint): Pick<Joint, 'head' | 'headContactDiameterMm' | 'holeDiameterMm'> => ({
+  head,
+  headContactDiameterMm,
+  holeDiameterMm,
+})
+
 /**
  * Preload and utilisation from a torque, at usual friction and at both ends of its scatter; a slippery thread gives the high end.
  * @throws FieldError on the field at fault
@@ -51,7 +65,7 @@ export function loadJoint(joint: Joint & { torqueNm: number }): JointLoad {
   strength(joint.propertyClass, thread.diameterMm)
   within('torqueNm', joint.torqueNm, 0.1, ABSURD_TORQUE_NM, 'A torque in N·m')
   const friction = frictionOf(joint.condition ?? 'dry')
-  const head = { headContactDiameterMm: joint.headContactDiameterMm, holeDiameterMm: joint.holeDiameterMm }
+  const head = headOf(joint)
   const at = (end: keyof typeof friction) =>
     preloadFrom({ ...head, ...friction[end], thread, propertyClass: joint.propertyClass, torqueNm: joint.torqueNm })
   const [slippery, usual, rough] = [at('low'), at('usual'), at('high')]
@@ -62,7 +76,12 @@ export function loadJoint(joint: Joint & { torqueNm: number }): JointLoad {
       .preloadN,
     stripN:
       joint.material !== undefined && joint.engagementMm !== undefined
-        ? strippingLoadN({ thread, material: joint.material, engagementMm: joint.engagementMm })
+        ? strippingLoadN({
+            thread,
+            material: joint.material,
+            engagementMm: joint.engagementMm,
+            propertyClass: joint.propertyClass,
+          })
         : null,
   }
 }
@@ -90,7 +109,12 @@ export function judgeSpec(spec: Joint & { torqueNm: number }): {
   const bolt = `${thread.designation} ${spec.propertyClass}`
   const pulls = `It pulls about ${kN(Math.min(load.preloadN.usual, load.yieldN))} in the ${bolt}, ${percent(utilisation)} of what makes it yield`
   if (load.stripN !== null && load.stripN < load.yieldN && load.preloadN.usual > load.stripN) {
-    const wanted = engagementForMm({ thread, material: spec.material!, loadN: load.preloadN.usual })
+    const wanted = engagementForMm({
+      thread,
+      material: spec.material!,
+      loadN: load.preloadN.usual,
+      propertyClass: spec.propertyClass,
+    })
     return {
       verdict: 'strips thread',
       utilisation,
@@ -109,6 +133,12 @@ export function judgeSpec(spec: Joint & { torqueNm: number }): {
       verdict: 'high',
       utilisation,
       because: `${pulls}. Nothing is left for a thread that runs easier than usual.`,
+    }
+  if (load.utilisation.high > 1)
+    return {
+      verdict: 'high',
+      utilisation,
+      because: `${pulls}. On an easy thread it asks ${percent(load.utilisation.high)}, and the bolt stretches for good.`,
     }
   if (utilisation < LOW)
     return { verdict: 'low', utilisation, because: `${pulls}. So little may not hold, and works loose.` }

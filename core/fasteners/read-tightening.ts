@@ -2,7 +2,7 @@ import { FieldError, within } from '../base/field-error'
 import { siblingsOf } from './sibling-bolts'
 import type { TighteningSample } from './tightening-curve'
 import { TighteningReader } from './tightening-reader'
-import type { TighteningReading } from './tightening-reader'
+import type { JointState, TighteningReading } from './tightening-reader'
 
 export interface TighteningJoint {
   targetNm: number
@@ -10,6 +10,8 @@ export interface TighteningJoint {
   limitNm?: number
   /** Curves of bolts of the same group that were already called good. */
   siblings?: TighteningSample[][]
+  /** What makes the joint run heavier than clean threads do; nothing where it is left out. */
+  state?: JointState
 }
 
 /**
@@ -34,17 +36,20 @@ export function readTightening(samples: TighteningSample[], joint: TighteningJoi
  * The same, for a wrench that speaks sample by sample.
  * @throws FieldError on a target or a sibling that is no number
  */
-export function tighteningReader({ targetNm, limitNm, siblings }: TighteningJoint): TighteningReader {
+export function tighteningReader({ targetNm, limitNm, siblings, state }: TighteningJoint): TighteningReader {
   within('joint.targetNm', targetNm, 0.5, 1000, 'A target in N·m')
   if (limitNm !== undefined) within('joint.limitNm', limitNm, 0.05, targetNm, 'The end of a pass in N·m')
   siblings?.forEach((curve, index) => check(curve, `joint.siblings[${index}]`))
-  return new TighteningReader(targetNm, siblings?.length ? siblingsOf(siblings, targetNm) : null, limitNm)
+  return new TighteningReader(targetNm, siblings?.length ? siblingsOf(siblings, targetNm) : null, limitNm, state)
 }
+
+/** Beyond this, in degrees or N·m, a wrench has sent something else. */
+const MOST = 100_000
 
 function check(samples: TighteningSample[], path: string): void {
   samples.forEach(({ angleDeg, torqueNm }, index) => {
-    if (!Number.isFinite(angleDeg) || !Number.isFinite(torqueNm))
-      throw new FieldError(`${path}[${index}]`, 'A sample is an angle and a torque.')
+    within(`${path}[${index}].angleDeg`, angleDeg, -MOST, MOST, 'The angle of a sample in degrees')
+    within(`${path}[${index}].torqueNm`, torqueNm, -MOST, MOST, 'The torque of a sample in N·m')
     if (index > 0 && angleDeg < samples[index - 1]!.angleDeg)
       throw new FieldError(
         `${path}[${index}].angleDeg`,

@@ -13,17 +13,20 @@ const area = (diameterMm: number): number => (Math.PI / 4) * diameterMm ** 2
  * throughout, half a diameter of engaged thread and a third of one for the tapped side (VDI 2230 part 1).
  * @param clampMm thickness that is clamped
  * @param material of the bolt
+ * @param tapped what it is screwed into; as stiff as the bolt where it is left out
  */
 export function boltComplianceMmPerN(
   thread: ThreadLike,
   clampMm: number,
   material: 'steel' | 'aluminium' = 'steel',
+  tapped: ThreadMaterial = material,
 ): number {
   const known = asThread(thread)
   within('clampMm', clampMm, 0.5, 500, 'The clamped thickness in mm')
   const d = known.diameterMm
   const root = area(rootDiameterMm(known))
-  return ((0.5 * d) / area(d) + (clampMm + 0.5 * d) / root + (0.33 * d) / area(d)) / youngMpa[material]
+  const ownPart = (0.5 * d) / area(d) + (clampMm + 0.5 * d) / root
+  return ownPart / youngMpa[material] + (0.33 * d) / area(d) / youngMpa[tapped]
 }
 
 /**

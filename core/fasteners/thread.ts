@@ -88,8 +88,8 @@ export type ThreadLike = Thread | string
 /** The thread meant by a text; a thread is given back as it is. */
 export function asThread(thread: ThreadLike): Thread {
   if (typeof thread === 'string') return parseThread(thread)
-  if (!thread || !(thread.diameterMm > 0) || !(thread.pitchMm > 0))
-    refuse('A thread has a diameter and a pitch above zero.')
+  if (!thread || !(thread.diameterMm > 0 && thread.diameterMm < 500) || !(thread.pitchMm > 0 && thread.pitchMm < 50))
+    refuse('A thread has a diameter and a pitch, both above zero and of a bolt.')
   return thread
 }
 

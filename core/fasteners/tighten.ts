@@ -1,5 +1,6 @@
 import { FieldError, within } from '../base/field-error'
 import { usualHead } from './head'
+import type { HeadShape } from './head'
 import { strength } from './strength'
 import { asThread, pitchDiameterMm, stressAreaMm2 } from './thread'
 import type { Thread, ThreadLike } from './thread'
@@ -8,7 +9,9 @@ import type { Thread, ThreadLike } from './thread'
 export interface Friction {
   threadFriction: number
   headFriction: number
-  /** Outer diameter of the bearing under the head, in mm; a plain hexagon head where it is left out. */
+  /** Which head it has; a plain hexagon where it is left out. */
+  head?: HeadShape
+  /** Outer diameter of the bearing under the head, in mm; that of its kind where it is left out. */
   headContactDiameterMm?: number
   /** Clearance hole, in mm; medium fit where it is left out. */
   holeDiameterMm?: number
@@ -29,7 +32,7 @@ const FLANK = 1.155
  * MA = FM (0.16 P + 0.58 d2 µG + DKm µK / 2), VDI 2230 part 1.
  */
 export function torqueArmMm(thread: Thread, friction: Friction): number {
-  const usual = usualHead(thread)
+  const usual = usualHead(thread, friction.head)
   const headMm = friction.headContactDiameterMm ?? usual.headContactDiameterMm
   const holeMm = friction.holeDiameterMm ?? usual.holeDiameterMm
   within('threadFriction', friction.threadFriction, 0.01, 1, 'The thread’s friction')

@@ -14,17 +14,20 @@ export function median(values: number[]): number {
   return values.length === 0 ? 0 : middle([...values].sort((a, b) => a - b))
 }
 
-/** Torque with single spikes taken out: each the middle one of itself and the two before it. It looks at nothing that comes later. */
-export function calmed(samples: TighteningSample[]): number[] {
-  return samples.map((_, index) =>
-    median(samples.slice(Math.max(0, index - 2), index + 1).map(sample => sample.torqueNm)),
-  )
+/** The middle one of three numbers. */
+export const middleOf = (a: number, b: number, c: number): number =>
+  Math.max(Math.min(a, b), Math.min(Math.max(a, b), c))
+
+/** The middle one of three readings, at the angle of the second: a single reading that leaps is gone, a slope stays as it is. */
+export function steady(before: TighteningSample, at: TighteningSample, after: TighteningSample): TighteningSample {
+  return { angleDeg: at.angleDeg, torqueNm: middleOf(before.torqueNm, at.torqueNm, after.torqueNm) }
 }
 
-/** The angle from the first sample on at which a torque is first reached, or `null`. */
-export function angleAt(samples: TighteningSample[], calm: number[], torqueNm: number): number | null {
-  const index = calm.findIndex(value => value >= torqueNm)
-  return index < 0 ? null : samples[index]!.angleDeg - samples[0]!.angleDeg
+/** A whole record without single readings that leap; the last stands as it is. */
+export function steadied(samples: TighteningSample[]): TighteningSample[] {
+  return samples.map((at, index) =>
+    index === 0 || index === samples.length - 1 ? at : steady(samples[index - 1]!, at, samples[index + 1]!),
+  )
 }
 
 /** The scatter of a series that may rise: from its second differences, which a straight slope leaves at zero. In the series' unit. */

@@ -1,5 +1,5 @@
 import { crossPattern } from './cross-pattern'
-import { FieldError } from '../base/field-error'
+import { FieldError, within } from '../base/field-error'
 
 export interface Point {
   x: number
@@ -24,13 +24,22 @@ const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y
  * @throws FieldError when a position is no pair of numbers or two bolts share one place
  */
 export function tighteningOrder(positions: Point[]): number[] {
+  checkPlaces(positions)
   positions.forEach((point, index) => {
-    if (!Number.isFinite(point?.x) || !Number.isFinite(point?.y))
-      throw new FieldError(`positions[${index}]`, 'A place is a pair of numbers.')
     const twin = positions.findIndex(other => other.x === point.x && other.y === point.y)
     if (twin < index) throw new FieldError(`positions[${index}]`, `Bolt ${index + 1} stands where bolt ${twin + 1} is.`)
   })
   return positions.length < 3 ? positions.map((_, index) => index) : (evenCircle(positions) ?? spread(positions))
+}
+
+/** @throws FieldError on a place that is no pair of numbers */
+export function checkPlaces(positions: Point[]): void {
+  positions.forEach((point, index) => {
+    if (typeof point?.x !== 'number' || typeof point.y !== 'number')
+      throw new FieldError(`positions[${index}]`, 'A place is a pair of numbers.')
+    within(`positions[${index}].x`, point.x, -1e6, 1e6, 'A place')
+    within(`positions[${index}].y`, point.y, -1e6, 1e6, 'A place')
+  })
 }
 
 function middleOf(points: Point[]): Point {

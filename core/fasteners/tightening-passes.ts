@@ -1,7 +1,8 @@
+import { FieldError } from '../base/field-error'
 import { crossPattern } from './cross-pattern'
 import type { Figure, Pattern } from './figure'
 import { stagesOf } from './figure'
-import { tighteningOrder } from './tightening-order'
+import { checkPlaces, tighteningOrder } from './tightening-order'
 import type { Point } from './tightening-order'
 
 export const passKinds = ['ease', 'contact', 'part', 'full', 'angle', 'check', 'out'] as const
@@ -32,13 +33,18 @@ const RING = 0.05
 export const FEWEST_BOLTS = 3
 export const MOST_BOLTS = 24
 
+/** No wrench of a garage turns that hard, in N·m. */
+const MOST_NM = 10_000
+
 function checkCount(boltCount: number): void {
   if (!Number.isInteger(boltCount) || boltCount < FEWEST_BOLTS || boltCount > MOST_BOLTS)
-    throw new RangeError(`a tightening run has ${FEWEST_BOLTS} to ${MOST_BOLTS} bolts, not ${boltCount}`)
+    throw new FieldError('bolts', `a tightening run has ${FEWEST_BOLTS} to ${MOST_BOLTS} bolts, not ${boltCount}`)
 }
 
 /** Round the part by the angle of each bolt about the middle, clockwise from the first. */
 export function aroundOrder(positions: Point[]): number[] {
+  if (positions.length === 0) throw new FieldError('positions', 'At least one bolt is wanted.')
+  checkPlaces(positions)
   const x = positions.reduce((sum, point) => sum + point.x, 0) / positions.length
   const y = positions.reduce((sum, point) => sum + point.y, 0) / positions.length
   const angle = (point: Point) => Math.atan2(point.x - x, point.y - y)
@@ -49,6 +55,8 @@ export function aroundOrder(positions: Point[]): number[] {
 
 /** From the bolts nearest the middle outwards, each time to the side that lies farther from the last. */
 export function middleOutOrder(positions: Point[]): number[] {
+  if (positions.length === 0) throw new FieldError('positions', 'At least one bolt is wanted.')
+  checkPlaces(positions)
   const x = positions.reduce((sum, point) => sum + point.x, 0) / positions.length
   const y = positions.reduce((sum, point) => sum + point.y, 0) / positions.length
   const away = positions.map(point => Math.hypot(point.x - x, point.y - y))
@@ -95,7 +103,8 @@ export function tighteningPasses(bolts: number | Point[], figure: number | Figur
   const { across, around } = ordersOf(bolts, typeof figure === 'number' ? undefined : figure.pattern)
   const stages = typeof figure === 'number' ? [{ kind: 'torque' as const, torqueNm: figure }] : stagesOf(figure)
   const finalNm = typeof figure === 'number' ? figure : figure.torqueNm
-  if (!Number.isFinite(finalNm) || finalNm <= 0) throw new RangeError('a tightening run needs a figure above zero')
+  if (!(finalNm > 0 && finalNm < MOST_NM))
+    throw new FieldError('figure', 'a tightening run needs a figure above zero that a wrench can set')
   const torques = stages.filter(stage => stage.kind === 'torque').length
   const passes: TighteningPass[] = [{ kind: 'contact', torqueNm: null, order: across }]
   if (torques === 1) passes.push({ kind: 'part', torqueNm: Math.round(finalNm * PART_SHARE * 10) / 10, order: across })

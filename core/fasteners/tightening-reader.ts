@@ -1,6 +1,8 @@
-import { LEVELS } from './sibling-bolts'
+import { Grip } from './grip'
+import { RiseMark } from './rise-mark'
+import { LEVELS, RISE_SHARE } from './sibling-bolts'
 import type { Siblings } from './sibling-bolts'
-import { median, scatterOf } from './tightening-curve'
+import { scatterOf, steady } from './tightening-curve'
 import type { TighteningSample } from './tightening-curve'
 import { YieldWatch } from './yield-watch'
 
@@ -29,7 +31,7 @@ const ALONE = {
 /** A joint under way is watched for yield from this share of the target on. */
 const ELASTIC_FROM = 0.25
 /** Torque that falls by this share, once it stood above a share of the target, is a bolt or thread that goes; a screw that only drags stands lower and falls too. */
-const FALL = { share: 0.15, atOnce: 0.6, from: 0.25, fromDragging: 0.45, scatter: 6 }
+const FALL = { share: 0.22, from: 0.25, fromDragging: 0.45, scatter: 6 }
 /** A bolt so much later than its siblings turns without biting. */
 const NEVER_DEG = 360
 /** A bolt that bottoms is at most so much stiffer than its siblings, and climbs at least so fast; anything else before its time is drag. Common practice, no source. */
@@ -42,18 +44,30 @@ const READS_TO = 0.985
 /** Samples over which the scatter of the wrench is taken. */
 const SCATTER_OVER = 40
 
+/** Without siblings, what a joint may run down with at most, as a share of the target: by what was said of it. Common practice, no source. */
+const EXPECTED = { locking: 0.35, drawn: 0.25, plain: 0 }
+/** A bend counts once it has lasted so long. */
+const CONFIRMED_DEG = 2
+
 const percent = (share: number): string => `${Math.round(share * 100)} %`
+
+/** What is known of a joint that makes it run heavier than clean threads do. */
+export interface JointState {
+  /** A nut that locks, or wet threadlocker. */
+  locking?: boolean
+  /** A sprung part that its bolts draw down, as a cover. */
+  drawn?: boolean
+}
 
 /** Reads one bolt sample by sample. `readTightening` tells what the verdicts mean. */
 export class TighteningReader {
+  private readonly grip: Grip
+  /** What it may run down with once it was turned so far. */
+  private readonly expectedNm: (turnedDeg: number) => number
+  private readonly mark: RiseMark
+  /** Readings as the bolt was turned, and the same without single ones that leap; the second lags by one. */
+  private readonly turnings: TighteningSample[] = []
   private readonly samples: TighteningSample[] = []
-  /** Torque with single spikes taken out: the middle one of each sample and the two before it. */
-  private readonly calm: number[] = []
-  private readonly baseNm: number
-  private readonly riseNm: number
-  /** Index at which the torque left the running-down level, or -1. */
-  private risen = -1
-  private below = 0
   private peak = 0
   /** Whether the rise was as fast as a sound joint's, where no sibling tells. */
   private quick = false
@@ -61,44 +75,80 @@ export class TighteningReader {
   private startSinceDeg: number | null = null
   private firstSinceDeg: number | null = null
   private watch: YieldWatch | null = null
+  /** Where the bend that is looked at began, while it is not sure. */
+  private bentFromDeg: number | null = null
+  /** Where the wrench is, as it counts. */
+  private lastDeg = 0
   private found: TighteningReading | null = null
   private closed = false
 
-  /** @param limitNm where this pass ends; the target where it goes all the way */
+  /**
+   * @param limitNm where this pass ends; the target where it goes all the way
+   * @param state what makes the joint run heavier than clean threads do
+   */
   constructor(
     private readonly targetNm: number,
     private readonly siblings: Siblings | null,
     private readonly limitNm = targetNm,
+    state: JointState = {},
   ) {
-    this.baseNm = siblings?.baseNm ?? 0
-    this.riseNm = siblings?.riseNm ?? ALONE.riseShare * targetNm
+    const said = state.locking ? EXPECTED.locking : state.drawn ? EXPECTED.drawn : EXPECTED.plain
+    this.expectedNm = siblings ? siblings.expectedNm : () => said * targetNm
+    this.grip = new Grip(targetNm)
+    this.mark = new RiseMark(targetNm, siblings ? RISE_SHARE : ALONE.riseShare, this.expectedNm, this.expectedNm(0))
   }
 
   /** What is known so far. */
   get reading(): TighteningReading {
-    return this.found ?? { verdict: null, because: 'It goes on as it should.', atAngleDeg: null }
+    return this.found ?? { verdict: null, because: this.untold(), atAngleDeg: null }
+  }
+
+  /** Why nothing can be said yet. */
+  private untold(): string {
+    if (this.grip.letGo)
+      return `The hand let go. It is read on once {${this.grip.held.toFixed(1)} N·m} stand against it again.`
+    if (this.bentFromDeg !== null) return 'It bends a little; a degree or two more tells whether it gives.'
+    if (this.siblings) return 'It goes on as it should.'
+    return this.mark.index < 0
+      ? 'It runs down. No other bolt of its kind is known, so little can be told before it meets its part.'
+      : 'It goes on as far as can be told; no other bolt of its kind is known.'
+  }
+
+  /** The wrench says that the hand let go: what it reads is not of the bolt until as much stands against it again. */
+  release(): void {
+    this.grip.release()
   }
 
   /** Takes the next sample. @returns what is known with it */
   add(sample: TighteningSample): TighteningReading {
     if (this.closed) return this.reading
-    this.samples.push(sample)
-    this.calm.push(median(this.samples.slice(-3).map(entry => entry.torqueNm)))
-    const index = this.samples.length - 1
-    if (this.falls(index))
-      return this.close(
-        this.say(
-          'gave-way',
-          index,
-          `Torque fell from {${this.peak.toFixed(1)} N·m} to {${sample.torqueNm.toFixed(1)} N·m} while it turned on.`,
-        ),
-      )
-    this.found ??= this.step(index)
-    if (this.found?.verdict === 'drag' || this.found?.verdict === 'early') return this.close(this.found)
-    if (this.reached(index)) {
-      return this.close(this.found ?? this.tooSoon(index) ?? this.sayGood(index))
+    this.lastDeg = sample.angleDeg
+    const { steady: turned, gone } = this.grip.add(sample, this.found?.verdict === 'yielding')
+    for (const at of turned) {
+      this.take(at)
+      if (this.closed) return this.reading
     }
+    if (gone && this.stood(gone.fromNm)) return this.close(this.sayGone(gone.fromNm, gone.toNm))
     return this.reading
+  }
+
+  private take(at: TighteningSample): void {
+    this.turnings.push(at)
+    const [before, middle] = [this.turnings.at(-3), this.turnings.at(-2)]
+    if (middle) this.judge(before ? steady(before, middle, at) : middle)
+    if (this.closed || !this.reached()) return
+    this.judge(at)
+    if (!this.closed) this.close(this.found ?? this.tooSoon(this.samples.length - 1) ?? this.sayGood())
+  }
+
+  private judge(at: TighteningSample): void {
+    this.samples.push(at)
+    const index = this.samples.length - 1
+    if (this.falls(index)) this.close(this.sayGone(this.peak, at.torqueNm))
+    else {
+      this.found ??= this.step(index)
+      if (this.found?.verdict === 'drag' || this.found?.verdict === 'early') this.close(this.found)
+    }
   }
 
   /**
@@ -106,14 +156,20 @@ export class TighteningReader {
    * that near to its end has reached it.
    */
   finish(): TighteningReading {
-    const index = this.samples.length - 1
-    const best = Math.max(0, ...this.samples.slice(-3).map(sample => sample.torqueNm))
+    const best = Math.max(0, ...this.turnings.slice(-3).map(sample => sample.torqueNm))
     if (this.found || this.closed || best < this.limitNm * READS_TO) return this.reading
-    return this.close(this.tooSoon(index) ?? this.sayGood(index))
+    return this.close(this.tooSoon(this.samples.length - 1) ?? this.sayGood())
   }
 
-  private sayGood(index: number): TighteningReading {
-    return this.say('good', index, `It reached {${this.limitNm.toFixed(1)} N·m} and rose as it should on the way.`)
+  private sayGone(fromNm: number, toNm: number): TighteningReading {
+    return this.say(
+      'gave-way',
+      `Torque fell from {${fromNm.toFixed(1)} N·m} to {${toNm.toFixed(1)} N·m} while it turned on.`,
+    )
+  }
+
+  private sayGood(): TighteningReading {
+    return this.say('good', `It reached {${this.limitNm.toFixed(1)} N·m} and rose as it should on the way.`)
   }
 
   private close(reading: TighteningReading): TighteningReading {
@@ -122,14 +178,13 @@ export class TighteningReader {
     return reading
   }
 
-  private say(verdict: TighteningVerdict, index: number, because: string): TighteningReading {
-    return { verdict, because, atAngleDeg: this.samples[index]!.angleDeg }
+  private say(verdict: TighteningVerdict, because: string): TighteningReading {
+    return { verdict, because, atAngleDeg: this.lastDeg }
   }
 
   private sayYielding(index: number): TighteningReading {
     return this.say(
       'yielding',
-      index,
       `It turns on at {${this.samples[index]!.torqueNm.toFixed(1)} N·m} without getting tighter.`,
     )
   }
@@ -143,60 +198,56 @@ export class TighteningReader {
     return scatterOf(this.samples.slice(Math.max(0, index - SCATTER_OVER), index).map(sample => sample.torqueNm))
   }
 
-  private reached(index: number): boolean {
+  private reached(): boolean {
     return (
-      this.samples[index]!.torqueNm >= this.limitNm * 0.995 &&
-      (this.samples[index - 1]?.torqueNm ?? 0) >= this.limitNm * 0.5
+      this.turnings.at(-1)!.torqueNm >= this.limitNm * 0.995 &&
+      (this.turnings.at(-2)?.torqueNm ?? 0) >= this.limitNm * 0.5
     )
   }
 
+  /** Whether so much stood that its loss is that of a bolt, and not of dirt that it turned past. */
+  private stood(torqueNm: number): boolean {
+    const from = (this.dragging() ? FALL.fromDragging : FALL.from) * this.targetNm
+    return torqueNm > Math.max(from, this.expectedNm(this.turned(this.samples.length - 1)) + RISE_SHARE * this.targetNm)
+  }
+
   private falls(index: number): boolean {
-    const calm = this.calm[index]!
-    const stood = this.peak > (this.dragging() ? FALL.fromDragging : FALL.from) * this.targetNm
-    const turnedOn = index > 0 && this.samples[index]!.angleDeg > this.samples[index - 1]!.angleDeg
+    const { angleDeg, torqueNm } = this.samples[index]!
+    const turnedOn = index > 0 && angleDeg > this.samples[index - 1]!.angleDeg
     const fallen =
-      stood &&
       turnedOn &&
-      (this.samples[index]!.torqueNm < this.peak * (1 - FALL.atOnce) ||
-        (calm < this.peak * (1 - FALL.share) && calm < this.peak - FALL.scatter * this.scatter(index - 1)))
-    this.peak = Math.max(this.peak, calm)
+      torqueNm < this.peak * (1 - FALL.share) &&
+      this.stood(this.peak) &&
+      torqueNm < this.peak - FALL.scatter * this.scatter(index - 1)
+    if (!fallen) this.peak = Math.max(this.peak, torqueNm)
     return fallen
   }
 
   private step(index: number): TighteningReading | null {
-    this.markRise(index)
-    if (this.risen < 0) return this.neverBites(index)
-    return (this.siblings ? this.againstSiblings(index, this.siblings) : this.alone(index)) ?? this.yields(index)
-  }
-
-  private markRise(index: number): void {
-    if (this.risen < 0) {
-      if (this.calm[index]! >= this.riseNm) this.risen = index
-      this.below = 0
-      return
-    }
-    this.below = this.calm[index]! < this.riseNm - 0.03 * this.targetNm ? this.below + 1 : 0
-    if (this.below >= 4) {
-      this.risen = -1
-      this.startSinceDeg = this.firstSinceDeg = null
+    if (this.mark.add(this.samples[index]!)) {
+      this.startSinceDeg = this.firstSinceDeg = this.bentFromDeg = null
       this.watch = null
     }
+    if (this.mark.index < 0) return this.neverBites(index)
+    return (this.siblings ? this.againstSiblings(index, this.siblings) : this.alone(index)) ?? this.yields(index)
   }
 
   private neverBites(index: number): TighteningReading | null {
     if (!this.siblings || this.turned(index) < this.siblings.riseDeg * 1.25 + NEVER_DEG) return null
     return this.say(
       'gave-way',
-      index,
       `It turned ${Math.round(this.turned(index))}° without biting; the others bite after ${Math.round(this.siblings.riseDeg)}°.`,
     )
   }
 
   private againstSiblings(index: number, siblings: Siblings): TighteningReading | null {
-    const since = this.turned(index) - this.turned(this.risen)
-    const level = (this.calm[index]! - siblings.baseNm) / (this.targetNm - siblings.baseNm)
+    const since = this.turned(index) - this.turned(this.mark.index)
+    const { levelNm } = this.mark
+    const level = (this.samples[index]!.torqueNm - levelNm) / (this.targetNm - levelNm)
     if (level >= LEVELS.start) this.startSinceDeg ??= since
     if (this.premature()) {
+      // As heavy as the others ran: a nut that locks, threadlocker, a cover that is drawn down.
+      if (this.samples[index]!.torqueNm <= this.expectedNm(this.turned(index))) return null
       const span = siblings.spans.first ?? UNKNOWN_SPAN
       if (level >= LEVELS.first && since >= STEEPEST * span.deg && this.climbs(index, span.deg))
         return this.tooSoon(index)
@@ -213,7 +264,6 @@ export class TighteningReader {
           return this.sayYielding(index)
         return this.say(
           'soft',
-          index,
           `${Math.round(since)}° after it met the part it stands at ${percent(level)}; the others were at ${percent(LEVELS[name])} after ${Math.round(span.deg)}°.`,
         )
       }
@@ -225,8 +275,8 @@ export class TighteningReader {
   private premature(): boolean {
     return (
       this.siblings !== null &&
-      this.risen >= 0 &&
-      this.turned(this.risen) < this.siblings.riseDeg - this.siblings.riseMarginDeg
+      this.mark.index >= 0 &&
+      this.turned(this.mark.index) < this.siblings.riseDeg - this.siblings.riseMarginDeg
     )
   }
 
@@ -244,18 +294,13 @@ export class TighteningReader {
       this.startSinceDeg > Math.max(20, spans.start.deg * spans.start.factor)
     return slow
       ? this.sayDrag(index)
-      : this.say(
-          'early',
-          index,
-          `It is tight ${Math.round(riseDeg - this.turned(this.risen))}° before the others were.`,
-        )
+      : this.say('early', `It is tight ${Math.round(riseDeg - this.turned(this.mark.index))}° before the others were.`)
   }
 
   private sayDrag(index: number): TighteningReading {
     return this.say(
       'drag',
-      index,
-      `It turns against {${this.calm[index]!.toFixed(1)} N·m} where the others ran down with {${this.baseNm.toFixed(1)} N·m}.`,
+      `It turns against {${this.samples[index]!.torqueNm.toFixed(1)} N·m} where the others ran down with {${this.siblings!.baseNm.toFixed(1)} N·m}.`,
     )
   }
 
@@ -263,46 +308,45 @@ export class TighteningReader {
   private climbs(index: number, spanDeg: number): boolean {
     const back = this.samples.findLastIndex((_, before) => this.turned(index) - this.turned(before) >= spanDeg * 0.25)
     return (
-      this.calm[index]! - this.calm[Math.max(back, 0)]! >= CLIMB * 0.25 * LEVELS.first * (this.targetNm - this.baseNm)
+      this.samples[index]!.torqueNm - this.samples[Math.max(back, 0)]!.torqueNm >=
+      CLIMB * 0.25 * LEVELS.first * (this.targetNm - this.mark.levelNm)
     )
   }
 
   private alone(index: number): TighteningReading | null {
-    const rise = this.turned(this.risen)
+    const rise = this.turned(this.mark.index)
     const since = this.turned(index) - rise
-    const share = this.calm[index]! / this.targetNm
+    const share = this.samples[index]!.torqueNm / this.targetNm
     if (share >= ALONE.toShare && since <= ALONE.withinDeg) this.quick = true
     if (this.quick) {
       return since <= ALONE.withinDeg && rise < ALONE.tooSoonDeg
-        ? this.say(
-            'early',
-            index,
-            `It is tight after ${Math.round(this.turned(index))}°, with hardly a thread engaged.`,
-          )
+        ? this.say('early', `It is tight after ${Math.round(this.turned(index))}°, with hardly a thread engaged.`)
         : null
     }
     if (since <= ALONE.withinDeg) return null
     const back = this.samples.findLastIndex(
       (_, before) => this.turned(index) - this.turned(before) >= ALONE.lookBackDeg,
     )
-    const gained = share - this.calm[Math.max(back, this.risen)]! / this.targetNm
+    const gained = share - this.samples[Math.max(back, this.mark.index)]!.torqueNm / this.targetNm
     return rise < ALONE.firstTurnDeg || gained < ALONE.dragRise
       ? this.say(
           'drag',
-          index,
-          `It has turned against {${this.calm[index]!.toFixed(1)} N·m} for ${Math.round(since)}° without clamping anything.`,
+          `It has turned against {${this.samples[index]!.torqueNm.toFixed(1)} N·m} for ${Math.round(since)}° without clamping anything.`,
         )
-      : this.say(
-          'soft',
-          index,
-          `${Math.round(since)}° after it met the part it stands at ${percent(share)} of the figure.`,
-        )
+      : this.say('soft', `${Math.round(since)}° after it met the part it stands at ${percent(share)} of the figure.`)
   }
 
   private yields(index: number): TighteningReading | null {
-    if (!this.watch && this.calm[index]! < this.baseNm + ELASTIC_FROM * (this.targetNm - this.baseNm)) return null
-    this.watch ??= new YieldWatch(this.targetNm, this.scatter(index))
+    const { levelNm } = this.mark
     const { angleDeg, torqueNm } = this.samples[index]!
-    return this.watch.add(angleDeg, torqueNm) && (this.siblings || this.quick) ? this.sayYielding(index) : null
+    if (!this.watch && torqueNm < levelNm + ELASTIC_FROM * (this.targetNm - levelNm)) return null
+    this.watch ??= new YieldWatch(this.targetNm, this.scatter(index), this.siblings?.bendsNm)
+    if (!this.watch.add(angleDeg, torqueNm)) {
+      this.bentFromDeg = null
+      return null
+    }
+    this.bentFromDeg ??= angleDeg
+    const sure = angleDeg - this.bentFromDeg >= CONFIRMED_DEG
+    return sure && (this.siblings || this.quick) ? this.sayYielding(index) : null
   }
 }

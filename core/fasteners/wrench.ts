@@ -58,6 +58,8 @@ const CALIBRATION_MONTHS = 12
 
 /** The part of a wrench's scale that its calibration covers, in N·m. */
 export function calibratedRange(wrench: Pick<TorqueWrench, 'minNm' | 'maxNm'>): { fromNm: number; toNm: number } {
+  within('minNm', wrench.minNm, 0, 5000, 'What the wrench begins at in N·m')
+  within('maxNm', wrench.maxNm, 0, 5000, 'What the wrench ends at in N·m')
   return { fromNm: Math.max(wrench.minNm, wrench.maxNm * CALIBRATED_FROM), toNm: wrench.maxNm }
 }
 

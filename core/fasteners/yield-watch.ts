@@ -3,11 +3,13 @@ import { RunningLine } from './running-line'
 /** A slope that has fallen below this share of the elastic one is no scatter of friction any more. */
 const FALLEN = 0.6
 /** Standard errors by which it must lie below. */
-const SURE = 4.8
+const SURE = 4.3
 /** Stick and slip of a thread hang together from sample to sample; the scatter counts up to so many times for it. */
 const WANDER = { least: 1.1, most: 2.2 }
 /** Least shortfall against the elastic line, as a share of the target. */
 const SHORTFALL = 0.012
+/** A shortfall is more than so many times what sound bolts of the group stray by. */
+const STRAYS = 2.6
 /** The elastic line is drawn over at least so many samples and this share of the target. */
 const LINE = { samples: 5, share: 0.09 }
 /** How far back the bend is looked for, in samples. */
@@ -30,6 +32,8 @@ export class YieldWatch {
   constructor(
     private readonly targetNm: number,
     private readonly scatterNm: number,
+    /** How far sound bolts of the group stray from a straight line, in N·m: friction that drifts. */
+    private readonly straysNm = 0,
   ) {}
 
   /** Adds a sample of the rising part. @returns whether the bolt yields */
@@ -77,6 +81,9 @@ export class YieldWatch {
     const reach = angles.at(-1)! - hinge
     const error = Math.sqrt(sigma ** 2 / squares + ((1.5 * hingeError) / reach) ** 2)
     const short = elastic.at(angles.at(-1)!) - torques.at(-1)!
-    return along / squares + SURE * error < FALLEN * elastic.slope && short > Math.max(SHORTFALL * targetNm, 2 * sigma)
+    return (
+      along / squares + SURE * error < FALLEN * elastic.slope &&
+      short > Math.max(SHORTFALL * targetNm, 2 * sigma, STRAYS * this.straysNm)
+    )
   }
 }

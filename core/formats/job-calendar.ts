@@ -14,14 +14,11 @@ export interface CalendarEntry {
 /** A re-check after the hand-over: after so many days, or so far into the break-in. Common practice, no source. */
 const CHECKS = [
   { id: 'wheels', days: 3, title: '{Lug:many} after the first drives', about: 'Torque them again, on the ground.' },
-  { id: 'leaks', days: 7, title: 'Look for leaks', about: 'Bell, shafts, plugs, line and slave.' },
-  {
-    id: 'free-play',
-    days: 21,
-    title: 'Free play and bite of the pedal',
-    about: 'A new disc beds in: free play changes.',
-  },
+  { id: 'leaks', days: 7, title: 'Look for leaks', about: 'Bell, shafts, plugs and lines.' },
 ] as const
+/** What is looked at again when all has settled. Common practice, no source. */
+const SETTLED_DAYS = 21
+const PEDAL = { title: 'Free play and bite of the pedal', about: 'A new disc beds in: free play changes.' }
 const QUARTER_MS = 15 * 60_000
 
 /**
@@ -51,7 +48,7 @@ export function jobCalendar(state: JobState): CalendarEntry[] {
         }),
       ]
   const after = state.handedOver
-    ? CHECKS.map(check =>
+    ? [...CHECKS, { id: 'free-play', days: SETTLED_DAYS, ...(state.procedure?.control?.recheck ?? PEDAL) }].map(check =>
         entry(
           check.id,
           check.title,
@@ -72,7 +69,7 @@ export function jobCalendar(state: JobState): CalendarEntry[] {
             'break-in',
             'break-in over, by its pace',
             report.endsAt,
-            `${rule!.writtenAs} by ${rule!.source}. Re-check clutch, leaks and wheels.`,
+            `${rule!.writtenAs} by ${rule!.source}. Check once more, with leaks and wheels.`,
           ),
         ]
       : []),

@@ -1,4 +1,4 @@
-import { within } from '../base/field-error'
+import { FieldError, within } from '../base/field-error'
 import { supportLoads } from './support-loads'
 import type { PlacedMass, Support, SupportLoads } from './support-loads'
 
@@ -57,6 +57,7 @@ export function standLoads({
   within('frontShare', frontShare, 0.1, 0.9, 'The share on the front axle')
   within('wheelbaseMm', wheelbaseMm, 1000, 8000, 'The wheelbase in mm')
   within('trackMm', trackMm, 800, 3000, 'The track in mm')
+  if (stands.length === 0) throw new FieldError('stands', 'At least one stand is wanted.')
   for (const [index, stand] of stands.entries())
     within(`stands[${index}].ratingKg`, stand.ratingKg, 100, 50_000, 'The rating in kg')
   for (const [index, part] of removed.entries())
@@ -109,6 +110,8 @@ function judge(
   const over = stands.find(stand => stand.share > FULL)
   const inside = Math.min(before.insideMm, after.insideMm)
   const lifted = [...new Set([...before.lifted, ...after.lifted])]
+  if (before.inLine)
+    return { verdict: 'no', because: 'Everything it stands on is in one line: it tips to either side of it.' }
   if (before.tips || after.tips)
     return {
       verdict: 'no',
@@ -133,6 +136,6 @@ function judge(
     }
   return {
     verdict: 'safe',
-    because: `Every stand carries at most ${Math.round(Math.max(...stands.map(stand => stand.share)) * 100)} in 100 of its rating, and the balance point stays ${Number.isFinite(inside) ? `{${Math.round(inside)} mm}` : 'well'} inside.`,
+    because: `Every stand carries at most ${Math.round(Math.max(...stands.map(stand => stand.share)) * 100)} in 100 of its rating, and the balance point stays {${Math.round(inside)} mm} inside.`,
   }
 }

@@ -26,9 +26,11 @@ export interface SupportLoads {
   loadsKg: number[]
   /** Supports that lift off: nothing holds the car down on them. */
   lifted: string[]
-  /** How far inside the area of the supports the balance point lies, in mm; at 0 it tips. */
+  /** How far inside the area of the supports the balance point lies, in mm; at 0 it tips. Supports in one line have no inside. */
   insideMm: number
   tips: boolean
+  /** All supports stand in one line: nothing holds the body to either side of it. */
+  inLine: boolean
 }
 
 /** Closer than this to the edge is called tipping: measures are no better, in mm. */
@@ -48,6 +50,8 @@ export function supportLoads(masses: PlacedMass[], supports: Support[]): Support
     within(`places[${index}].xMm`, place.xMm, -30_000, 30_000, 'The place in mm')
     within(`places[${index}].yMm`, place.yMm, -30_000, 30_000, 'The place in mm')
   }
+  for (const [index, { preKg = 0 }] of supports.entries())
+    within(`supports[${index}].preKg`, preKg, 0, 60_000, 'What it carries in kg')
   const totalKg = masses.reduce((sum, mass) => sum + mass.massKg, 0)
   if (totalKg <= 0) throw new FieldError('masses', 'Something has to be carried.')
   const balance = {
@@ -69,6 +73,7 @@ export function supportLoads(masses: PlacedMass[], supports: Support[]): Support
     lifted: supports.filter(support => !carried.has(support.id)).map(support => support.id),
     insideMm,
     tips: insideMm < EDGE_MM,
+    inLine: collinear(supports),
   }
 }
 
@@ -122,13 +127,23 @@ const cross = (a: Support, b: Support, c: { xMm: number; yMm: number }) =>
 /** Distance of a point inside the outline of the supports; negative outside it. */
 function insideBy(point: { xMm: number; yMm: number }, supports: Support[]): number {
   const hull = outline(supports)
-  if (hull.length < 3) return Infinity
+  if (hull.length < 3) return 0 - awayFromLine(point, supports)
   return Math.min(
     ...hull.map((corner, index) => {
       const next = hull[(index + 1) % hull.length]!
       return cross(corner, next, point) / Math.hypot(next.xMm - corner.xMm, next.yMm - corner.yMm)
     }),
   )
+}
+
+/** Distance of a point from supports that stand in one line, from the nearer end where it lies beyond them. */
+function awayFromLine({ xMm, yMm }: { xMm: number; yMm: number }, supports: Support[]): number {
+  const [first, ...others] = [...supports].sort((a, b) => a.xMm - b.xMm || a.yMm - b.yMm) as [Support, ...Support[]]
+  const last = others.at(-1) ?? first
+  const [dx, dy] = [last.xMm - first.xMm, last.yMm - first.yMm]
+  const along = ((xMm - first.xMm) * dx + (yMm - first.yMm) * dy) / (dx ** 2 + dy ** 2 || 1)
+  const share = Math.min(1, Math.max(0, along))
+  return Math.hypot(xMm - first.xMm - share * dx, yMm - first.yMm - share * dy)
 }
 
 /** Convex outline, counter-clockwise (monotone chain). */

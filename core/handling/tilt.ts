@@ -31,6 +31,7 @@ export interface TiltWindow {
 
 /** Further than this nobody lowers a tail, in mm. */
 const MOST_MM = 400
+const SCAN_STEPS = 200
 
 /**
  * Lowering the tail turns engine and box about their mounts: the top goes rearward, the front goes up.
@@ -40,6 +41,7 @@ const MOST_MM = 400
 export function tilt(tail: { loweredMm: number; behindMm: number }, points: TiltPoint[]): TiltReport {
   within('behindMm', tail.behindMm, 50, 5000, 'The distance behind the mounts in mm')
   within('loweredMm', tail.loweredMm, 0, MOST_MM, 'The lowering in mm')
+  checkPoints(points)
   if (tail.loweredMm >= tail.behindMm)
     throw new FieldError('loweredMm', 'The tail cannot go down further than it lies behind the mounts.')
   const angle = Math.asin(tail.loweredMm / tail.behindMm)
@@ -57,17 +59,32 @@ export function tilt(tail: { loweredMm: number; behindMm: number }, points: Tilt
   }
 }
 
+function checkPoints(points: TiltPoint[]): void {
+  if (points.length === 0) throw new FieldError('points', 'At least one place is wanted.')
+  points.forEach(({ xMm, yMm, roomMm = 0, wantedMm = 0 }, index) => {
+    within(`points[${index}].xMm`, xMm, -5000, 5000, 'The place in mm')
+    within(`points[${index}].yMm`, yMm, -5000, 5000, 'The place in mm')
+    within(`points[${index}].roomMm`, roomMm, -1000, 5000, 'The room in mm')
+    within(`points[${index}].wantedMm`, wantedMm, -1000, 5000, 'The room wanted in mm')
+  })
+}
+
 /**
  * How far the tail has to go down, and how far it may: from the room wanted at some places and the room there is at others.
  * @throws FieldError on a tail that is none
  */
 export function tiltWindow(behindMm: number, points: TiltPoint[]): TiltWindow {
+  within('behindMm', behindMm, 50, 5000, 'The distance behind the mounts in mm')
   const most = Math.min(MOST_MM, behindMm - 1)
   const moves = (loweredMm: number) => tilt({ loweredMm, behindMm }, points)
+  /** A place may come back: the way down is looked through in steps before it is looked at closely. */
   const first = (holds: (report: TiltReport) => boolean): number | null => {
-    if (!holds(moves(most))) return null
-    let [low, high] = [0, most]
-    for (let step = 0; step < 60; step++) {
+    if (holds(moves(0))) return 0
+    const steps = Array.from({ length: SCAN_STEPS }, (_, step) => (most * (step + 1)) / SCAN_STEPS)
+    const reached = steps.findIndex(loweredMm => holds(moves(loweredMm)))
+    if (reached < 0) return null
+    let [low, high] = [reached > 0 ? steps[reached - 1]! : 0, steps[reached]!]
+    for (let step = 0; step < 50; step++) {
       const middle = (low + high) / 2
       if (holds(moves(middle))) high = middle
       else low = middle

@@ -15,6 +15,8 @@ export interface BleedLine {
   heldShare: number
   reservoirMl: number
   lowMl: number
+  /** What the reservoir holds to its brim, in ml; a quarter more than stands in it where it is left out. */
+  brimMl?: number
   /** Pressure that releases the clutch, in bar. */
   pressureBar: number
   /** Travel of the pad that may be lost for reverse to go in. */
@@ -25,6 +27,10 @@ export const lineLength = (line: BleedLine): number => line.pieces.reduce((sum, 
 
 /** What the line holds, in ml. */
 export const lineVolume = (line: BleedLine): number => (lineLength(line) * boreArea(line.boreMm)) / 1000
+
+/** What the reservoir holds, in ml, where nobody said so. */
+const BRIM_SHARE = 1.25
+export const brimOf = ({ brimMl, reservoirMl }: BleedLine): number => brimMl ?? reservoirMl * BRIM_SHARE
 
 /** @throws FieldError on the first field at fault */
 export function checkLine(line: BleedLine): void {
@@ -41,6 +47,7 @@ export function checkLine(line: BleedLine): void {
   within('heldShare', line.heldShare, 0, 1, 'The share held in the slave')
   within('reservoirMl', line.reservoirMl, 0, 5000, 'What stands in the reservoir in ml')
   within('lowMl', line.lowMl, 0, line.reservoirMl, 'The low mark in ml')
+  if (line.brimMl !== undefined) within('brimMl', line.brimMl, line.reservoirMl, 10_000, 'The brim in ml')
   within('pressureBar', line.pressureBar, 0.5, 100, 'The pressure in bar')
   within('lostMostMm', line.lostMostMm, 0.5, 200, 'The travel that may be lost in mm')
 }

@@ -166,7 +166,7 @@ describe('simulated bleeding', () => {
           const { rounds } = simulateBleed(start, method, seed)
           for (const round of rounds) {
             expect(round.airMl + round.outTopMl + round.outBleederMl).toBeCloseTo(start.airMl, 6)
-            expect(round.reservoirMl + (volume - round.airMl) + round.caughtMl).toBeCloseTo(
+            expect(round.reservoirMl + round.spilledMl + (volume - round.airMl) + round.caughtMl).toBeCloseTo(
               start.reservoirMl + (volume - start.airMl) + round.addedMl,
               6,
             )

@@ -28,40 +28,50 @@ export interface PedalCauseRank {
 const PRIOR: Record<PedalCause, number> = { air: 0.35, 'leaking-seal': 0.2, 'worn-clutch': 0.25, sound: 0.2 }
 
 interface Sign {
-  holds: (seen: PumpedPedal) => boolean | null
+  /** How far the sign holds, from 0 to 1: a reading near its edge says little either way. `null` where nobody looked. */
+  holds: (seen: PumpedPedal) => number | null
+  /** How much it counts at all, from 0 to 1; in full where it is left out. */
+  weighs?: (seen: PumpedPedal) => number
   likely: Record<PedalCause, number>
   yes: string
   no: string
 }
 
+/** How finely a rise is read off a pad with a rule, in mm. Common practice, no source. */
+const RISE_MM = 1.5
+
+/** How far a reading lies beyond an edge that it is not read more finely to: a half on it, as good as sure three times that away (logistic). */
+const beyond = (value: number, edge: number, fineness: number): number => 1 / (1 + Math.exp((edge - value) / fineness))
+
 /** How likely each sign is under each cause. From memory, trade practice. */
 const SIGNS: Sign[] = [
   {
-    holds: seen => seen.risesMm >= 8,
+    holds: seen => beyond(seen.risesMm, 8, RISE_MM),
     likely: { air: 0.85, 'leaking-seal': 0.6, 'worn-clutch': 0.05, sound: 0.03 },
     yes: 'The bite rises with strokes.',
     no: 'The bite does not rise with strokes.',
   },
   {
-    holds: seen => (seen.fallsBackShare === undefined || seen.risesMm < 8 ? null : seen.fallsBackShare > 0.5),
+    holds: seen => (seen.fallsBackShare === undefined ? null : beyond(seen.fallsBackShare, 0.5, 0.1)),
+    weighs: seen => beyond(seen.risesMm, 8, RISE_MM),
     likely: { air: 0.85, 'leaking-seal': 0.7, 'worn-clutch': 0.3, sound: 0.3 },
     yes: 'It falls back after a rest.',
     no: 'It stays up after a rest.',
   },
   {
-    holds: seen => (seen.sinksMm === undefined ? null : seen.sinksMm > 4),
+    holds: seen => (seen.sinksMm === undefined ? null : beyond(seen.sinksMm, 4, 1)),
     likely: { air: 0.08, 'leaking-seal': 0.85, 'worn-clutch': 0.04, sound: 0.02 },
     yes: 'It sinks under the foot.',
     no: 'It holds under the foot.',
   },
   {
-    holds: seen => seen.wet ?? null,
+    holds: seen => (seen.wet === undefined ? null : Number(seen.wet)),
     likely: { air: 0.1, 'leaking-seal': 0.7, 'worn-clutch': 0.03, sound: 0.02 },
     yes: 'Fluid is missing or a cylinder is wet.',
     no: 'The level stands and everything is dry.',
   },
   {
-    holds: seen => (seen.biteShare === undefined ? null : seen.biteShare > 0.7),
+    holds: seen => (seen.biteShare === undefined ? null : beyond(seen.biteShare, 0.7, 0.05)),
     likely: { air: 0.05, 'leaking-seal': 0.08, 'worn-clutch': 0.6, sound: 0.12 },
     yes: 'It bites high, near the top.',
     no: 'It does not bite near the top.',
@@ -69,7 +79,8 @@ const SIGNS: Sign[] = [
 ]
 
 /**
- * What a pumped pedal says: Bayes over four causes, each sign counted once and taken as independent of the others.
+ * What a pumped pedal says: Bayes over four causes, each sign counted once and taken as independent of the others, by
+ * how far it holds.
  * @returns causes with their probabilities, which add up to one, the likeliest first, each with the signs that speak for it
  * @throws FieldError on the field at fault
  */
@@ -82,28 +93,23 @@ export function pumpedPedal(seen: PumpedPedal): PedalCauseRank[] {
   if (seen.biteShare !== undefined) within('biteShare', seen.biteShare, 0, 1, 'The bite')
   const known = SIGNS.flatMap(sign => {
     const holds = sign.holds(seen)
-    return holds === null ? [] : [{ sign, holds }]
+    return holds === null ? [] : [{ sign, holds, counts: sign.weighs?.(seen) ?? 1 }]
   })
-  const weights = pedalCauses.map(cause =>
-    known.reduce(
-      (weight, { sign, holds }) => weight * (holds ? sign.likely[cause] : 1 - sign.likely[cause]),
-      PRIOR[cause],
-    ),
-  )
+  type Known = (typeof known)[number]
+  const likely = ({ sign, holds, counts }: Known, cause: PedalCause) =>
+    (holds * sign.likely[cause] + (1 - holds) * (1 - sign.likely[cause])) ** counts
+  const weights = pedalCauses.map(cause => known.reduce((weight, entry) => weight * likely(entry, cause), PRIOR[cause]))
   const total = weights.reduce((sum, weight) => sum + weight, 0)
   return pedalCauses
     .map((cause, index): PedalCauseRank => ({
       cause,
       probability: weights[index]! / total,
       because: known
-        .filter(({ sign, holds }) => {
-          const mean = pedalCauses.reduce(
-            (sum, other) => sum + (holds ? sign.likely[other] : 1 - sign.likely[other]) * PRIOR[other],
-            0,
-          )
-          return (holds ? sign.likely[cause] : 1 - sign.likely[cause]) > mean * 1.15
+        .filter(entry => {
+          const mean = pedalCauses.reduce((sum, other) => sum + likely(entry, other) * PRIOR[other], 0)
+          return likely(entry, cause) > mean * 1.15
         })
-        .map(({ sign, holds }) => (holds ? sign.yes : sign.no)),
+        .map(({ sign, holds }) => (holds >= 0.5 ? sign.yes : sign.no)),
     }))
     .sort((a, b) => b.probability - a.probability)
 }

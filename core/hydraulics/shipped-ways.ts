@@ -1,4 +1,4 @@
-// Made from packs/bleeding.yaml by `npm run packs:schema`: what stands there is changed there.
+// Made from packs/bleeding by `npm run packs:schema`: what stands there is changed there.
 import type { BleedPhysics } from '../pack/bleeding'
 
 /** What simulation and advice need of the ways of bleeding that ship. */

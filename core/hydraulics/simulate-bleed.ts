@@ -1,6 +1,6 @@
 import { seededRandom } from '../base/random'
 import { boreArea } from './bore-area'
-import { checkLine, lineLength, lineVolume } from './bleed-line'
+import { brimOf, checkLine, lineLength, lineVolume } from './bleed-line'
 import type { BleedLine } from './bleed-line'
 import { bleedRound, STROKE_SECONDS } from './bleed-round'
 import type { BleedPhysics } from '../pack/bleeding'
@@ -29,6 +29,8 @@ export interface BleedRoundReport {
   reservoirMl: number
   caughtMl: number
   addedMl: number
+  /** What ran over at the reservoir, in ml. */
+  spilledMl: number
   /** Travel of the pad that the air swallows, in mm. */
   lostPedalMm: number
   feel: 'soft' | 'better' | 'firm'
@@ -40,6 +42,7 @@ export interface BleedReport {
   roundsNeeded: number | null
   minutesNeeded: number | null
   usedMl: number
+  spilledMl: number
   lineMl: number
 }
 
@@ -78,7 +81,8 @@ export function simulateBleed(line: BleedLine, way: string | BleedPhysics, seed:
   let bubbles: Bubbles[] = Array.from({ length: PARCELS }, () =>
     parcel((line.airMl - held) / PARCELS, size(USUAL_MM), random() * length),
   )
-  let [reservoir, caught, added, outTop, outBleeder, seconds] = [line.reservoirMl, 0, 0, 0, 0, 0]
+  let [reservoir, caught, added, spilled, outTop, outBleeder, seconds] = [line.reservoirMl, 0, 0, 0, 0, 0, 0]
+  const brimMl = brimOf(line)
 
   function free(share: number) {
     const ml = held * share
@@ -105,6 +109,10 @@ export function simulateBleed(line: BleedLine, way: string | BleedPhysics, seed:
     reservoir -= through + top
     caught += through - bottom
     seconds += duration
+    if (reservoir > brimMl) {
+      spilled += reservoir - brimMl
+      reservoir = brimMl
+    }
     if (reservoir < line.lowMl) {
       added += line.reservoirMl - reservoir
       reservoir = line.reservoirMl
@@ -143,6 +151,7 @@ export function simulateBleed(line: BleedLine, way: string | BleedPhysics, seed:
       reservoirMl: reservoir,
       caughtMl: caught,
       addedMl: added,
+      spilledMl: spilled,
       lostPedalMm,
       feel,
       bubbles: bubbles.map(bubble => ({ ...bubble })),
@@ -155,7 +164,8 @@ export function simulateBleed(line: BleedLine, way: string | BleedPhysics, seed:
     rounds,
     roundsNeeded: firm ? last.round : null,
     minutesNeeded: firm ? last.atMinutes : null,
-    usedMl: line.reservoirMl + added - reservoir,
+    usedMl: line.reservoirMl + added - reservoir - spilled,
+    spilledMl: spilled,
     lineMl,
   }
 }

@@ -1,4 +1,4 @@
-import { FieldError, within } from '../base/field-error'
+import { within } from '../base/field-error'
 import { ATMOSPHERE_BAR, boreArea } from './bore-area'
 
 export interface LostTravel {
@@ -65,7 +65,9 @@ export function airSwallows({
   pressureBar: number
 }): number {
   within('volumeMl', volumeMl, 0, 500, 'The volume of air in ml')
-  if (!(pressureBar >= 0)) throw new FieldError('pressureBar', 'The pressure in bar is zero or more.')
+  within('pedalRatio', pedalRatio, 1, 15, 'The ratio of the pedal')
+  within('masterBoreMm', masterBoreMm, 5, 60, 'The bore of the master in mm')
+  within('pressureBar', pressureBar, 0, 200, 'The pressure in bar')
   return (
     ((volumeMl * (1 - ATMOSPHERE_BAR / (ATMOSPHERE_BAR + pressureBar)) * 1000) / boreArea(masterBoreMm)) * pedalRatio
   )

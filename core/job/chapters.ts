@@ -4,14 +4,22 @@ import { bench, emptyBench } from './chapters/bench'
 import type { BenchEvents, BenchState } from './chapters/bench'
 import { bleeding, noBleeding } from './chapters/bleeding'
 import type { BleedingEvents, BleedingState } from './chapters/bleeding'
+import { bodies, noBodies } from './chapters/bodies'
+import type { BodyEvents, BodyState } from './chapters/bodies'
 import { bolts, noBolts } from './chapters/bolts'
 import type { BoltEvents, BoltState } from './chapters/bolts'
 import { breakInChapter, noBreakIn } from './chapters/break-in'
 import type { BreakInEvents, BreakInState } from './chapters/break-in'
+import { candidates, noCandidates } from './chapters/candidates'
+import type { CandidateEvents, CandidateState } from './chapters/candidates'
 import { cautions, noCautions } from './chapters/cautions'
 import type { CautionEvents, CautionState } from './chapters/cautions'
+import { controller, nothingRead } from './chapters/controller'
+import type { ControllerEvents, ControllerState } from './chapters/controller'
 import { diagnosis, noDiagnosis } from './chapters/diagnosis'
 import type { DiagnosisEvents, DiagnosisState } from './chapters/diagnosis'
+import { handed, nothingHanded } from './chapters/handed'
+import type { HandedEvents, HandedState } from './chapters/handed'
 import { ended, handOver, notHandedOver } from './chapters/hand-over'
 import type { HandOverEvents, HandOverState } from './chapters/hand-over'
 import { mating, noMating } from './chapters/mating'
@@ -23,6 +31,7 @@ import type { OpeningEvents, OpeningState } from './chapters/opening'
 import { noOrders, orders } from './chapters/orders'
 import type { OrderEvents, OrderState } from './chapters/orders'
 import { noPlan, plan } from './chapters/plan'
+import { watchPlan } from './chapters/plan/moves'
 import type { PlanEvents, PlanState } from './chapters/plan'
 import { notProved, proving } from './chapters/proving'
 import type { ProvingEvents, ProvingState } from './chapters/proving'
@@ -49,19 +58,23 @@ interface ChapterEvents
     OpeningEvents,
     PlanEvents,
     StepEvents,
+    HandedEvents,
     UnforeseenEvents,
     AgainEvents,
     TakenOverEvents,
     TroubleEvents,
     BoltEvents,
+    BodyEvents,
     TighteningEvents,
     BenchEvents,
+    CandidateEvents,
     RenewalEvents,
     OrderEvents,
     BleedingEvents,
     MatingEvents,
     CautionEvents,
     ProvingEvents,
+    ControllerEvents,
     DiagnosisEvents,
     BreakInEvents,
     MoneyEvents,
@@ -74,19 +87,23 @@ export interface JobState
     OpeningState,
     PlanState,
     StepState,
+    HandedState,
     UnforeseenState,
     AgainState,
     TakenOverState,
     TroubleState,
     BoltState,
+    BodyState,
     TighteningState,
     BenchState,
+    CandidateState,
     RenewalState,
     OrderState,
     BleedingState,
     MatingState,
     CautionState,
     ProvingState,
+    ControllerState,
     DiagnosisState,
     BreakInState,
     MoneyState,
@@ -98,19 +115,23 @@ const kinds: ChapterOf<JobState, ChapterEvents> = {
   ...opening,
   ...plan,
   ...steps,
+  ...handed,
   ...unforeseen,
   ...again,
   ...takenOver,
   ...troubles,
   ...bolts,
+  ...bodies,
   ...tightening,
   ...bench,
+  ...candidates,
   ...renewals,
   ...orders,
   ...bleeding,
   ...mating,
   ...cautions,
   ...proving,
+  ...controller,
   ...diagnosis,
   ...breakInChapter,
   ...money,
@@ -124,19 +145,23 @@ export function emptyJob(): JobState {
     ...notOpened(),
     ...noPlan(),
     ...noSteps(),
+    ...nothingHanded(),
     ...nothingUnforeseen(),
     ...nothingAgain(),
     ...nothingTakenOver(),
     ...noTroubles(),
     ...noBolts(),
+    ...noBodies(),
     ...noTightening(),
     ...emptyBench(),
+    ...noCandidates(),
     ...noRenewals(),
     ...noOrders(),
     ...noBleeding(),
     ...noMating(),
     ...noCautions(),
     ...notProved(),
+    ...nothingRead(),
     ...noDiagnosis(),
     ...noBreakIn(),
     ...noMoney(),
@@ -148,7 +173,7 @@ export function emptyJob(): JobState {
 }
 
 /** A job as the log reads it. */
-export const book: Book<JobState> = { kinds, empty: emptyJob, isOpen, ended }
+export const book: Book<JobState> = { kinds, empty: emptyJob, isOpen, ended, watch: watchPlan }
 
 export interface EventPayloads extends ChapterEvents, Corrections {}
 export type EventType = keyof EventPayloads

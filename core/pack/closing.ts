@@ -1,5 +1,5 @@
-/** A closing check: the ledger, bolts at their figure, safety figures with their source, what was found bad, troubles, steps of the plan, or something looked at by hand. */
-export const closingKinds = ['ledger', 'bolts', 'figures', 'findings', 'troubles', 'steps', 'hand'] as const
+/** A closing check: the ledger, bolts at their figure, safety figures with their source, what was found bad, troubles, steps of the plan, what the controller still holds when they read it, or something looked at by hand. */
+export const closingKinds = ['ledger', 'bolts', 'figures', 'findings', 'troubles', 'steps', 'codes', 'hand'] as const
 
 export interface ClosingCheck {
   id: string

@@ -75,5 +75,7 @@ export interface CarDrawing {
   things: DrawnThing[]
   carried: CarriedBody[]
   /** Things that lean about a point while a fact holds. */
+  /** Things that move forward where the vehicle is parted, and by how much. */
+  parted?: { things: string[]; forwardMm: number }
   leans?: { fact: string; degrees: number; about: [x: number, z: number]; things: string[] }
 }

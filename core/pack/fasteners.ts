@@ -20,6 +20,8 @@ export interface BoltPlace {
   offWith?: string
   /** The side it goes in from. */
   from?: 'box' | 'engine'
+  /** Under its head. */
+  lengthMm?: number
   /** What else it holds. */
   holds?: string
 }
@@ -31,6 +33,8 @@ export interface BoltMap {
   clearFor?: string
   places: BoltPlace[]
 }
+
+export const heavyRuns = ['locking', 'drawn'] as const
 
 /** Fasteners that share a figure. */
 export interface FastenerGroup {
@@ -44,4 +48,6 @@ export interface FastenerGroup {
   safety?: boolean
   /** Where figures for fasteners of this kind usually lie, in N·m; one far outside is questioned. Common practice, no source. */
   usualNm?: [low: number, high: number]
+  /** What makes them run heavier than clean threads do: nuts that lock, or a sprung part that they draw down. */
+  runs?: (typeof heavyRuns)[number]
 }

@@ -2,11 +2,14 @@
 export const phases = ['test', 'make-safe', 'strip', 'bench', 'refit', 'fill', 'prove'] as const
 export type Phase = (typeof phases)[number]
 
-/** Where the mechanic stands. Listed from top to bottom, always in this order. */
-export const places = ['top', 'cab', 'wheels', 'under', 'bench'] as const
-export type Place = (typeof places)[number]
+/** Where the mechanic stands: the id of a place of the layout's bay. */
+export type Place = string
 
-export type CarPosition = 'ground' | 'raised'
+/** How the car stands: the id of one of the two stances of the layout's bay. */
+export type CarPosition = string
+
+/** A step that is done however the car stands. */
+export const EITHER_POSITION = 'either'
 
 export const linkKinds = ['physical', 'access', 'reaction', 'safety', 'clean', 'habit'] as const
 /** Why one step comes before another. */

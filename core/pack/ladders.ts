@@ -1,6 +1,8 @@
 /** A way out of a trouble, rung by rung: the gentlest first. */
 export interface LadderRung {
   id: string
+  /** Only where the layout has one of these steps. */
+  with?: string[]
   title: string
   text: string
   /** After so many minutes without success the next rung is due. */
@@ -24,12 +26,16 @@ export interface LadderRung {
 export interface Ladder {
   id: string
   title: string
+  /** How often it is met in a whole job on an ordinary car; common practice, until the garage has counts of its own. */
+  perJob?: number
   /** What went on a bolt board that leads here: sheared, stripped, rounded. */
   when: string[]
   /** It is about one bolt or one thing of several: which one is asked. */
   asks?: string
   /** Steps at which it is likely; `everywhere` offers it at any. */
   steps: string[]
+  /** Only where the layout has one of these steps. */
+  with?: string[]
   everywhere: boolean
   cautions: string[]
   rungs: LadderRung[]

@@ -1,5 +1,11 @@
+import type { BodyWant } from './bodies'
 import type { CarPosition, LinkKind, Phase, Place, ThreePoint, When } from './kinds'
 import type { ReadingSpec } from './readings'
+import type { JudgeKind } from './sheets'
+
+/** A control that is left alone while a fact does not hold. */
+export const guards = ['pedal', 'start', 'park'] as const
+export type Guard = (typeof guards)[number]
 
 /** A fact about the car that steps rely on. */
 export interface Fact {
@@ -13,7 +19,7 @@ export interface Fact {
   /** The car stays at this height while the fact holds: nothing that wants the other height may fall in between. */
   carStays?: CarPosition
   /** A control that nobody may touch while the fact does not hold. */
-  guards?: 'pedal'
+  guards?: Guard
 }
 
 /** Where a place can be reached only with the car at one height. */
@@ -28,7 +34,16 @@ export type Activity =
   | { kind: 'tighten'; group: string }
   /** By a way that the pack holds, or by pump and rest with counts of its own. */
   | { kind: 'bleed'; way?: string; strokesPerRound?: number; restMinutes?: number; deliveredShare?: number }
-  | { kind: 'gears'; engine: 'off' | 'running' }
+  /** Every gear of the car, or every position of its lever. */
+  | { kind: 'gears'; engine: 'off' | 'running'; positions?: string[]; bad?: string }
+  /** A sheet of the bench that has to come out well. */
+  | { kind: 'judged'; sheet: string; judges: JudgeKind[] }
+  /** What the controller has stored, read. */
+  | { kind: 'read' }
+  /** A routine that the controller runs through to learn something; `runs` is what a reader that speaks calls it. */
+  | { kind: 'teach'; routine: string; runs?: string }
+  /** Pieces and plugs of a body that stand as they have to. */
+  | { kind: 'body'; body: string; wants: BodyWant }
 
 /** How a step of the strip is undone in the refit. */
 export type RefitRule =
@@ -127,6 +142,8 @@ export interface Positioning {
   cautions: string[]
   /** What stands under the car meanwhile; cleared when it comes down. */
   takesOff: Record<string, number>
+  /** What work in this stance takes, against the estimates; 1 where it is left out. */
+  workShare?: number
   when: When
 }
 
@@ -137,6 +154,8 @@ export interface Operation extends Omit<OperationSource, 'when' | 'refit'> {
   undoes?: string
   /** The strip step that this one does once more, after it was undone. */
   again?: string
+  /** Its minutes were told of this car, as it stands and by whoever does it: nothing makes them longer or shorter. */
+  asTold?: true
 }
 
 export interface Link {

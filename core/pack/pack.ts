@@ -1,11 +1,16 @@
 import type { BleedWay } from './bleeding'
+import type { Body } from './bodies'
+import type { Symptom } from './causes'
 import type { ClosingCheck, RoadTask } from './closing'
+import type { Control } from './control'
 import type { CarDrawing } from './drawing'
 import type { FastenerGroup, Outline } from './fasteners'
 import type { CarPosition } from './kinds'
 import type { Ladder } from './ladders'
 import type { Fact, Link, LinkSource, Operation, OperationSource, Positioning, PlaceReached } from './operations'
 import type { PackOption } from './options'
+import type { Pace } from './pace'
+import type { Bay } from './bay'
 import type { BenchData } from './sheets'
 import type { Caution, LedgerItem, Part, Tool, ToolWord } from './things'
 
@@ -20,6 +25,12 @@ export interface SharedContent {
   bleeding: BleedWay[]
   closing: ClosingCheck[]
   roadTest: RoadTask[]
+  /** Tables of causes that speak of such a car, by id; where none is named, any may. */
+  causes?: string[]
+  /** What such a car can do, as its owner tells it. */
+  symptoms?: Symptom[]
+  /** What the driver works it with, where that is no clutch pedal. */
+  control?: Control
 }
 
 /** A reusable bundle of operations. */
@@ -30,6 +41,8 @@ export interface PackModule {
   facts: Fact[]
   groups: FastenerGroup[]
   parts: Part[]
+  /** Bodies with loose pieces in them. */
+  bodies?: Body[]
   /** Choices that hold where a layout says nothing of them; settled when a pack is put together. */
   assumes: Record<string, string>
   operations: OperationSource[]
@@ -42,6 +55,8 @@ export interface Pack extends SharedContent {
   title: string
   version: number
   about: string
+  /** What kinds of cars it stands with in a list. */
+  family?: string
   options: PackOption[]
   positions: Positioning[]
   reach: PlaceReached[]
@@ -50,6 +65,10 @@ export interface Pack extends SharedContent {
   links: LinkSource[]
   toolWords?: ToolWord[]
   drawing?: CarDrawing
+  /** Where one stands at it; a pack of before has the places of a car. */
+  bay?: Bay
+  /** How long a garage's own jobs took beside what layouts say, where it has any. */
+  pace?: Pace
 }
 
 /** The whole work for one car: strip, bench, refit, fill and prove. */
@@ -68,5 +87,10 @@ export interface Procedure extends SharedContent {
   facts: Fact[]
   groups: FastenerGroup[]
   parts: Part[]
+  bodies?: Body[]
   drawing?: CarDrawing
+  /** A job of before does not say. */
+  bay?: Bay
+  /** How long the garage's own jobs took beside what layouts say, as it was known when the work was put together. */
+  pace?: Pace
 }

@@ -34,10 +34,12 @@ interface FieldHead {
   if?: OnlyIf
   /** The reading of a step that is the same thing: what is entered here counts there. */
   reading?: { step: string; id: string }
+  /** The value of a controller reader that is the same thing, or one of its limits. */
+  live?: { value: string; of?: 'low' | 'high' }
 }
 
 /** What a number is kept in, and shown in by the reader's units where they differ. */
-export const sheetUnits = ['mm', '°', 'N', 'N·m', 'kg', 'km', 'ml', 'rpm', ''] as const
+export const sheetUnits = ['mm', '°', 'N', 'N·m', 'kg', 'km', 'ml', 'rpm', '°C', ''] as const
 export type SheetUnit = (typeof sheetUnits)[number]
 
 export type SheetField = FieldHead &
@@ -94,6 +96,9 @@ export const judgeKinds = [
   'flywheel-match',
   'drive-angles',
   'bearing-forward',
+  'clutch-fits',
+  'floor-cut',
+  'shaft-length',
   'filling',
   'release-chain',
   'release-cable',
@@ -101,6 +106,26 @@ export const judgeKinds = [
   'trapped-air',
   'pumped-pedal',
   'pedal-proof',
+  'converter-seat',
+  'converter-filled',
+  'bolt-ring',
+  'cooler-flush',
+  'overflow-level',
+  'flatness',
+  'wear-by-travel',
+  'wear-confirmed',
+  'travel-forecast',
+  'piston-turn',
+  'piston-zero',
+  'tube-drop',
+  'tube-strap',
+  'ring-turn',
+  'split-halves',
+  'adjuster-turns',
+  'adjuster-gaps',
+  'two-stage-pedal',
+  'long-shaft',
+  'hub-told',
 ] as const
 export type JudgeKind = (typeof judgeKinds)[number]
 
@@ -141,6 +166,22 @@ export const sheetDrawings = [
   'chain',
   'line',
   'pumped',
+  'cut',
+  'converter',
+  'opening',
+  'flexplate',
+  'cooler',
+  'overflow',
+  'body-face',
+  'pistons',
+  'tube',
+  'ring',
+  'halves',
+  'adjusters',
+  'two-stages',
+  'long-shaft',
+  'hub-forms',
+  'travel',
 ] as const
 export type SheetDrawing = (typeof sheetDrawings)[number]
 
@@ -149,7 +190,7 @@ export interface Sheet {
   id: string
   title: string
   /** Which row of the bench it stands in. */
-  row: 'measure' | 'centre' | 'handle' | 'pedal'
+  row: 'measure' | 'centre' | 'handle' | 'pedal' | 'control'
   drawing: SheetDrawing
   /** Input of the drawing → field of this sheet. */
   draws?: Record<string, string>
@@ -164,6 +205,31 @@ export interface Sheet {
   schools: { id: string; label: string; because: string }[]
   /** Ways on from here: an option of the job with its choices, weighed against each other. */
   ways?: { option: string; choices: WayChoice[] }
+  /** Parts that may go in, each put through this sheet. */
+  beside?: Beside
+}
+
+/** A figure that a computation gives, by its name. */
+export interface FigureOfJudge {
+  judge: JudgeKind
+  figure: string
+}
+
+/** Parts that may go in, side by side: what each has for itself, and what decides between them. */
+export interface Beside {
+  title: string
+  /** What one of them is called: "clutch". */
+  one: string
+  /** Only where the job has one of these steps. */
+  steps?: string[]
+  /** Fields of the sheet that each has for itself; the others are the job's. What is chosen is written into them. */
+  own: string[]
+  /** What is asked of each beside, and computed from it. */
+  more: { fields: SheetField[]; judges: JudgeSpec[] }
+  /** Another sheet that says what the car makes of each: its field → an own field, or a figure computed of this one. */
+  also?: { sheet: string; put: Record<string, string | FigureOfJudge> }
+  /** Of those that fit, the one with the least of this comes first; what is said of the others. */
+  least: FigureOfJudge & { words: string }
 }
 
 /** One choice of an option as a way on. */
@@ -229,6 +295,8 @@ export interface ReachablePart {
   minutes: [low: number, likely: number, high: number]
   /** How likely it fails before the next clutch, 0 to 1. From memory, trade practice; the mechanic moves it. */
   chance: number
+  /** It is not a matter of failing: what was out does not go back. */
+  goesInNew?: boolean
   because: string
   /** Sheets whose verdict bears on it. */
   sheets: string[]

@@ -20,6 +20,7 @@ export const drawnParts = [
   'lift',
   'engine-support',
   'box-jack',
+  'pan',
 ] as const
 export type DrawnPart = (typeof drawnParts)[number]
 
@@ -49,6 +50,10 @@ export interface Tool {
   size?: string
   drive?: string
   drives?: string
+  /** How it is done without: minutes more for each step that uses it, and what goes wrong more easily. Common practice, from memory. */
+  without?: { minutes: number; because: string; risk?: string }
+  /** Why nobody does it without. */
+  needed?: string
 }
 
 /** A word in the text of a step that speaks of a tool, and the tools of which the step then names one. */

@@ -1,8 +1,10 @@
+import { bayOf } from '../pack/bay'
 import { describe, expect, it } from 'vitest'
 import { link, operation, smallPack } from '../../tests/support/small-pack'
 import { assemblePack } from './assemble-pack'
 import type { LayoutSource, ModuleSource, Shelf } from './shelf'
 import { noBench } from './bench-of'
+import type { BleedWay } from '../pack/bleeding'
 import type { CarDrawing } from '../pack/drawing'
 import type { Sheet } from '../pack/sheets'
 import type { PackOption } from '../pack/options'
@@ -38,9 +40,6 @@ function shelfOf(...modules: ModuleSource[]): Shelf {
     modules: new Map(modules.map(each => [each.id, each])),
     renewals: [],
     options: [slave],
-    positions,
-    reach: [],
-    items: [],
     tools: [
       { id: 'bar', name: 'Bar' },
       { id: 'saw', name: 'Saw' },
@@ -49,9 +48,15 @@ function shelfOf(...modules: ModuleSource[]): Shelf {
     cautions: [],
     outlines: [],
     ladders: [],
-    bleeding: [],
-    closing: [],
-    roadTest: [],
+    sets: {
+      mating: new Map(),
+      closing: new Map([['none', []]]),
+      roadTest: new Map(),
+      bleeding: new Map(),
+      causes: new Map(),
+      control: new Map(),
+      bay: new Map([['car', { ...bayOf({}), positions, reach: [], items: [] }]]),
+    },
     bench: noBench,
     drawings: [],
   }
@@ -61,6 +66,7 @@ const layout = (modules: string[], change: Partial<LayoutSource> = {}): LayoutSo
   title: 'L',
   version: 1,
   about: 'About',
+  uses: { closing: 'none', bay: 'car', causes: [] },
   fixed: {},
   guides: {},
   rank: 1,
@@ -133,6 +139,23 @@ describe('assemblePack', () => {
     expect(() => assemblePack(layout(['wrong']), shelfOf(top, other, wrong))).toThrow(
       'modules[wrong].adjust.items: unknown item "nothing"',
     )
+  })
+  it('stands an option where the layout has it stand, and refuses a choice that is none', () => {
+    const own = {
+      id: 'pair',
+      sentence: 'There is …',
+      default: 'one',
+      school: false,
+      choices: [
+        { id: 'one', label: 'one' },
+        { id: 'two', label: 'two' },
+      ],
+    }
+    const made = (defaults: Record<string, string>) =>
+      assemblePack(layout(['top'], { options: [own], defaults }), shelfOf(top, other))
+    expect(made({ pair: 'two' }).options.map(option => option.default)).toEqual(['two'])
+    expect(() => made({ pair: 'three' })).toThrow('asks no option "pair" with a choice "three"')
+    expect(() => made({ colour: 'red' })).toThrow('asks no option "colour"')
   })
   it('settles what the layout leaves nobody to choose', () => {
     const bleed = module('bleed', {
@@ -244,5 +267,68 @@ describe('assemblePack', () => {
         drawings: [{ ...drawing, carried: [], things: [thing('roof', { items: ['sunroof'] })] }],
       }),
     ).toThrow('drawing.things[roof].items: nobody knows "sunroof"')
+  })
+})
+
+describe('the sets that a layout names', () => {
+  const box = module('box', {
+    operations: [
+      operation('pull', { phase: 'strip', refit: { kind: 'mirror', override: { title: 'Push it home' } } }),
+      operation('bleed', { phase: 'fill', activity: { kind: 'bleed', way: 'pump' } }),
+    ],
+  })
+  const mating = {
+    step: 'pull.refit',
+    gap: { reading: 'gap', closed: 'none', open: 'left' },
+    approach: [],
+    checks: [],
+    causes: [],
+  }
+  const way = { id: 'pump', title: 'Pump' } as BleedWay
+  const shelf = (): Shelf => ({
+    ...shelfOf(box),
+    sets: {
+      ...shelfOf(box).sets,
+      mating: new Map([['faces', mating]]),
+      bleeding: new Map([['line', [way]]]),
+      roadTest: new Map([['drive', [{ id: 'hill', title: 'Hill', say: 'Up' }]]]),
+    },
+  })
+  const uses = { closing: 'none', bay: 'car', causes: [], mating: 'faces', bleeding: 'line' }
+  it('are what it has, and no others', () => {
+    const pack = assemblePack(layout(['box'], { uses }), shelf())
+    expect([pack.bench.mating?.step, pack.bleeding.map(({ id }) => id), pack.roadTest]).toEqual([
+      'pull.refit',
+      ['pump'],
+      [],
+    ])
+  })
+  it.each([
+    [
+      { ...uses, mating: undefined },
+      'uses.mating: "pull.refit" mates by the set "faces", which this layout does not name',
+    ],
+    [
+      { ...uses, bleeding: undefined },
+      'operations[bleed].activity.way: "pump" stands in the set "line", which this layout does not name',
+    ],
+    [{ ...uses, roadTest: 'none' }, 'uses.roadTest: there is no set "none"; there is drive'],
+    [{ ...uses, causes: ['none'] }, 'uses.causes[0]: there is no set "none"; there is none'],
+  ])('are refused where a step points into one that is not named, or where there is none (%#)', (change, reason) => {
+    const { mating: m, bleeding: b, ...rest } = change
+    const named = { ...rest, ...(m ? { mating: m } : {}), ...(b ? { bleeding: b } : {}) }
+    expect(() => assemblePack(layout(['box'], { uses: named }), shelf())).toThrow(reason)
+  })
+  it('mate at a step that is there', () => {
+    const other = {
+      ...shelf(),
+      modules: new Map([
+        ['top', module('top', { operations: [operation('lid')] })],
+        ['box', box],
+      ]),
+    }
+    expect(() =>
+      assemblePack(layout(['top'], { uses: { closing: 'none', bay: 'car', causes: [], mating: 'faces' } }), other),
+    ).toThrow('mates at "pull.refit", which this layout does not have')
   })
 })

@@ -12,6 +12,7 @@ import { choicesElsewhere, settler } from './settle-choices'
 import type { Settle } from './settle-choices'
 import { AssemblyError, LEFT } from './shelf'
 import type { LayoutSource, Shelf } from './shelf'
+import { contentUsed, bayUsed, wantOwnSets } from './sets-used'
 import { withGuides } from './with-guides'
 
 /**
@@ -27,6 +28,8 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
       ...shelf.renewals.flatMap(stepIds),
     ]),
   )
+  const used = contentUsed(layout.uses, shelf)
+  known.wantSets(shelf.sets)
   known.wantContent(shelf)
   const ways = wantedModules(layout, shelf)
   const own = askedOptions(layout, shelf)
@@ -40,13 +43,23 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
   const fixed = { ...allLeft(shelf, options), ...decided }
   const settle = settler(options, fixed, choicesElsewhere(shelf))
   const settled = settledBy(wanted, settle)
+  const { positions: everyWay, reach: everyReach, items: everyProp, ...bay } = bayUsed(layout.uses, shelf)
+  const positions = everyWay.flatMap(way => settle(way))
+  const reach = everyReach.flatMap(place => settle(place))
+  const items = everyProp.filter(({ id }) => positions.some(({ takesOff }) => id in takesOff))
   const here = new Set(settled.flatMap(stepIds))
   const has = (step: string) => here.has(step)
   const steps = [
     ...settled.flatMap(module => module.operations),
-    ...(shelf.positions as Pick<OperationSource, 'tools' | 'cautions'>[]),
+    ...(positions as Pick<OperationSource, 'tools' | 'cautions'>[]),
   ]
-  const narrowed = narrow(withOptions(shelf, renewing), { has, steps, keep: settle })
+  wantOwnSets(
+    layout.uses,
+    here,
+    settled.flatMap(module => module.operations),
+    shelf.sets,
+  )
+  const narrowed = narrow(withOptions(used, renewing), { has, steps, keep: settle })
   const content = { ...narrowed, bench: withGuides(narrowed.bench, layout.guides) }
   const answers = {
     options,
@@ -62,18 +75,19 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     .filter(module => module.operations.length > 0)
     .map(module => ({ ...module, operations: module.operations.map(operation => knownAnswers(operation, answers)) }))
     .map(module => belonging(module, known, has, settle))
-  const { fixed: _fixed, rank: _rank, drawing, guides: _guides, ...rest } = layout
+  const { fixed: _fixed, defaults: _defaults, rank: _rank, drawing, guides: _guides, uses: _uses, ...rest } = layout
   return {
     ...rest,
     ...content,
     options,
     modules,
     links: layout.links.flatMap(link => settle(link)),
-    positions: shelf.positions,
-    reach: shelf.reach,
-    items: shelf.items,
+    bay,
+    positions,
+    reach,
+    items,
     toolWords: shelf.toolWords,
-    ...(drawing === undefined ? {} : { drawing: narrowDrawing(drawing, shelf, modules) }),
+    ...(drawing === undefined ? {} : { drawing: narrowDrawing(drawing, shelf, [...modules, { items, groups: [] }]) }),
   }
 }
 
@@ -118,12 +132,16 @@ function wantedModules(layout: LayoutSource, shelf: Shelf): PackModule[] {
 
 /** The options a layout asks, its own and shared ones. */
 function askedOptions(layout: LayoutSource, shelf: Shelf): PackOption[] {
-  return layout.options.map((option, index) => {
+  const asked = layout.options.map((option, index) => {
     if (typeof option !== 'string') return option
     const shared = shelf.options.find(entry => entry.id === option)
     if (!shared) throw new AssemblyError(`options[${index}]`, `there is no shared option "${option}"`)
     return shared
   })
+  for (const [id, choice] of Object.entries(layout.defaults ?? {}))
+    if (!asked.some(option => option.id === id && option.choices.some(entry => entry.id === choice)))
+      throw new AssemblyError(`defaults.${id}`, `the layout asks no option "${id}" with a choice "${choice}"`)
+  return asked.map(option => ({ ...option, default: layout.defaults?.[option.id] ?? option.default }))
 }
 
 /** A module without links and places that belong to work of other layouts. */

@@ -1,4 +1,4 @@
-import type { BenchData, Sheet } from '../pack/sheets'
+import type { BenchData, Beside, Sheet, SheetField } from '../pack/sheets'
 import type { When } from '../pack/kinds'
 
 /** A bench with nothing on it. */
@@ -18,13 +18,15 @@ export function benchOf(
     sheets: bench.sheets
       .filter(sheet => sheet.steps.some(has))
       .flatMap(keep)
-      .map((sheet): Sheet => {
+      .map(({ beside, ...sheet }): Sheet => {
         // A question that only other layouts ask feeds no computation here; one with a slip of the pen still does, and is found.
         const absent = new Set(
           sheet.fields.filter(field => field.steps && !field.steps.some(has)).map(field => field.id),
         )
         const asked = (inputs: Record<string, string>) =>
-          Object.fromEntries(Object.entries(inputs).filter(([, field]) => !absent.has(field)))
+          absent.size === 0
+            ? inputs
+            : Object.fromEntries(Object.entries(inputs).filter(([, field]) => !absent.has(field)))
         return {
           ...sheet,
           ...(sheet.draws ? { draws: asked(sheet.draws) } : {}),
@@ -32,9 +34,12 @@ export function benchOf(
           fields: sheet.fields
             .filter(field => !absent.has(field.id))
             .flatMap(keep)
-            .map(({ reading, ...field }) => (reading && has(reading.step) ? { ...field, reading } : field)),
+            .map(field => (field.reading && !has(field.reading.step) ? withoutReading(field) : field)),
           judges: sheet.judges.flatMap(keep).map(judge => ({ ...judge, inputs: asked(judge.inputs) })),
           ...(sheet.ways ? { ways: sheet.ways } : {}),
+          ...(beside && (!beside.steps || beside.steps.some(has))
+            ? { beside: besideOf(beside, absent, has, keep) }
+            : {}),
         }
       }),
     orientations: bench.orientations
@@ -47,5 +52,23 @@ export function benchOf(
     reachable: bench.reachable
       .filter(entry => entry.reachedBy.some(has))
       .map(entry => ({ ...entry, reachedBy: entry.reachedBy.filter(has) })),
+  }
+}
+
+function withoutReading({ reading: _reading, ...field }: SheetField): SheetField {
+  return field
+}
+
+function besideOf(
+  beside: Beside,
+  absent: Set<string>,
+  has: (step: string) => boolean,
+  keep: <T extends { when: When }>(thing: T) => T[],
+): Beside {
+  return {
+    ...beside,
+    ...(beside.steps ? { steps: beside.steps.filter(has) } : {}),
+    own: beside.own.filter(id => !absent.has(id)),
+    more: { fields: beside.more.fields.flatMap(keep), judges: beside.more.judges.flatMap(keep) },
   }
 }

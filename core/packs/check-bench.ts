@@ -1,9 +1,12 @@
 import { drawingFault } from '../bench/drawing-inputs'
 import { judges } from '../bench/judges'
+import { sheetOfOne } from '../bench/sheet-of-one'
 import type { PackFault } from './check-pack'
-import type { Mating, OnlyIf, Sheet, SheetField } from '../pack/sheets'
+import type { JudgeSpec, Mating, OnlyIf, Sheet, SheetField } from '../pack/sheets'
 import type { When } from '../pack/kinds'
 import type { Pack } from '../pack/pack'
+
+type Fault = (path: string, reason: string) => void
 
 /** What is wrong with the sheets of a pack: fields and inputs that lead nowhere, inputs that are missing or of another kind. */
 export function checkBench(pack: Pack, stepIds: Set<string>): PackFault[] {
@@ -68,19 +71,15 @@ export function checkBench(pack: Pack, stepIds: Set<string>): PackFault[] {
     }
     for (const [index, judge] of sheet.judges.entries()) {
       const at = `${path}.judges[${index}]`
-      const { inputs, needs } = judges[judge.kind]
       wantWhen(at, judge.when)
-      if (judge.if) wantAnswer(sheet, at, judge.if, fault)
       wantParts(at, judge.renews)
-      for (const need of needs)
-        if (!(need in judge.inputs)) fault(`${at}.inputs`, `${judge.kind} cannot do without "${need}"`)
-      for (const [input, fieldId] of Object.entries(judge.inputs)) {
-        const field = sheet.fields.find(entry => entry.id === fieldId)
-        if (!(input in inputs)) fault(`${at}.inputs.${input}`, `${judge.kind} takes ${Object.keys(inputs).join(', ')}`)
-        else if (!field) fault(`${at}.inputs.${input}`, `unknown field "${fieldId}"`)
-        else if (field.kind !== inputs[input])
-          fault(`${at}.inputs.${input}`, `"${fieldId}" is a field of ${field.kind}, wanted is ${inputs[input]}`)
-      }
+      wantInputs(sheet, at, judge, fault)
+    }
+    if (sheet.beside) {
+      wantSteps(`${path}.beside.steps`, sheet.beside.steps ?? [])
+      for (const { when } of [...sheet.beside.more.fields, ...sheet.beside.more.judges])
+        wantWhen(`${path}.beside.more`, when)
+      checkBeside(sheet, sheets, fault)
     }
   }
   if (pack.bench.mating) checkMating(pack.bench.mating, sheets, stepIds, fault)
@@ -90,13 +89,48 @@ export function checkBench(pack: Pack, stepIds: Set<string>): PackFault[] {
   return faults
 }
 
+/** A computation has the inputs it takes, each fed by a field of its kind. */
+function wantInputs(sheet: Sheet, path: string, judge: JudgeSpec, fault: Fault): void {
+  const { inputs, needs } = judges[judge.kind]
+  if (judge.if) wantAnswer(sheet, path, judge.if, fault)
+  for (const need of needs)
+    if (!(need in judge.inputs)) fault(`${path}.inputs`, `${judge.kind} cannot do without "${need}"`)
+  for (const [input, fieldId] of Object.entries(judge.inputs)) {
+    const field = sheet.fields.find(entry => entry.id === fieldId)
+    if (!(input in inputs)) fault(`${path}.inputs.${input}`, `${judge.kind} takes ${Object.keys(inputs).join(', ')}`)
+    else if (!field) fault(`${path}.inputs.${input}`, `unknown field "${fieldId}"`)
+    else if (field.kind !== inputs[input])
+      fault(`${path}.inputs.${input}`, `"${fieldId}" is a field of ${field.kind}, wanted is ${inputs[input]}`)
+  }
+}
+
+/** What lies side by side: own fields, what is asked beside, and the other sheet lead somewhere. A layout without that sheet goes without. */
+function checkBeside(sheet: Sheet, sheets: Sheet[], fault: Fault): void {
+  const { own, more, also, least } = sheet.beside!
+  const path = `bench.sheets[${sheet.id}].beside`
+  const one = sheetOfOne(sheet)
+  const known = new Set(one.fields.map(field => field.id))
+  if (known.size < one.fields.length) fault(`${path}.more`, 'a field of that name stands on the sheet already')
+  if (sheet.judges.length === 0) fault(path, 'a sheet without a computation decides nothing')
+  for (const id of own) if (!sheet.fields.some(field => field.id === id)) fault(`${path}.own`, `unknown field "${id}"`)
+  for (const [index, judge] of more.judges.entries()) wantInputs(one, `${path}.more.judges[${index}]`, judge, fault)
+  for (const field of more.fields) if (field.if) wantAnswer(one, `${path}.more.fields[${field.id}]`, field.if, fault)
+  const kinds = new Set(one.judges.map(judge => judge.kind))
+  if (!kinds.has(least.judge)) fault(`${path}.least`, `the sheet computes no ${least.judge}`)
+  const other = sheets.find(entry => entry.id === also?.sheet)
+  for (const [fieldId, from] of Object.entries(also?.put ?? {})) {
+    if (other && !other.fields.some(field => field.id === fieldId && field.kind === 'number'))
+      fault(`${path}.also.put`, `"${also!.sheet}" asks for no number "${fieldId}"`)
+    if (typeof from === 'string' ? !known.has(from) : !kinds.has(from.judge))
+      fault(
+        `${path}.also.put.${fieldId}`,
+        typeof from === 'string' ? `unknown field "${from}"` : `the sheet computes no ${from.judge}`,
+      )
+  }
+}
+
 /** Its own step has to be there; what checks and signs name may belong to other layouts. */
-function checkMating(
-  { step, checks, causes }: Mating,
-  sheets: Sheet[],
-  stepIds: Set<string>,
-  fault: (path: string, reason: string) => void,
-): void {
+function checkMating({ step, checks, causes }: Mating, sheets: Sheet[], stepIds: Set<string>, fault: Fault): void {
   if (!stepIds.has(step)) fault('bench.mating.step', `unknown operation "${step}"`)
   for (const { id, answer } of checks) {
     const sheet = sheets.find(entry => entry.id === answer?.sheet)
@@ -108,12 +142,7 @@ function checkMating(
       fault(`bench.mating.causes[${id}]`, `the id "${id}" stands twice`)
 }
 
-function wantAnswer(
-  sheet: Sheet,
-  path: string,
-  { field: id, is }: OnlyIf,
-  fault: (path: string, reason: string) => void,
-): void {
+function wantAnswer(sheet: Sheet, path: string, { field: id, is }: OnlyIf, fault: Fault): void {
   const field = sheet.fields.find(entry => entry.id === id)
   if (field?.kind !== 'choice') return fault(`${path}.if`, `"${id}" is no question of this sheet`)
   for (const answer of is)
@@ -125,7 +154,7 @@ function wantReading(
   path: string,
   field: SheetField,
   { step, id }: { step: string; id: string },
-  fault: (path: string, reason: string) => void,
+  fault: Fault,
 ): void {
   const operation = pack.modules.flatMap(module => module.operations).find(entry => entry.id === step)
   const reading = [

@@ -5,7 +5,7 @@ import type { CarDrawing } from '../pack/drawing'
  * What is wrong with a car drawing: ids that stand twice, things that are carried or carry and are not drawn.
  * Entries of the ledger, groups, facts and sheets it names may belong to other layouts that share it.
  */
-export function checkDrawing({ things, carried, leans }: CarDrawing): PackFault[] {
+export function checkDrawing({ things, carried, leans, parted }: CarDrawing): PackFault[] {
   const faults: PackFault[] = []
   const known = new Set(things.map(thing => thing.id))
   for (const [index, { id }] of things.entries())
@@ -22,5 +22,6 @@ export function checkDrawing({ things, carried, leans }: CarDrawing): PackFault[
     }
   }
   for (const id of leans?.things ?? []) want('drawing.leans.things', id)
+  for (const id of parted?.things ?? []) want('drawing.parted.things', id)
   return faults
 }

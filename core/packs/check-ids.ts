@@ -2,7 +2,9 @@ import { checkBench } from './check-bench'
 import { checkDrawing } from './check-drawing'
 import type { PackFault } from './check-pack'
 import { refitId } from './mirror'
+import { EITHER_POSITION } from '../pack/kinds'
 import type { When } from '../pack/kinds'
+import { bayOf } from '../pack/bay'
 import type { OperationSource } from '../pack/operations'
 import type { Pack } from '../pack/pack'
 
@@ -21,6 +23,16 @@ function repeatedIds(pack: Pack): PackFault[] {
     ['fact', inModules('facts')],
     ['group', inModules('groups')],
     ['part', inModules('parts')],
+    [
+      'piece',
+      pack.modules.flatMap(module =>
+        (module.bodies ?? []).flatMap(body =>
+          body.pockets.flatMap(pocket =>
+            pocket.pieces.map(({ id }) => ({ path: `bodies[${body.id}].pockets[${pocket.id}].pieces[${id}]`, id })),
+          ),
+        ),
+      ),
+    ],
     ['outline', pack.outlines.map(({ id }) => ({ path: `outlines[${id}]`, id }))],
     ['way of bleeding', pack.bleeding.map(({ id }) => ({ path: `bleeding[${id}]`, id }))],
     ['closing check', pack.closing.map(({ id }) => ({ path: `closing[${id}]`, id }))],
@@ -46,7 +58,12 @@ function unknownIds(pack: Pack): PackFault[] {
   const groups = idsOf(pack.modules.flatMap(module => module.groups))
   const parts = idsOf(pack.modules.flatMap(module => module.parts))
   const tools = idsOf(pack.tools)
+  const bodies = idsOf(pack.modules.flatMap(module => module.bodies ?? []))
+  const sheets = idsOf(pack.bench.sheets)
   const cautions = idsOf(pack.cautions)
+  const places = idsOf(bayOf(pack).places)
+  const stances = idsOf(bayOf(pack).stances)
+  const eitherStance = new Set([...stances, EITHER_POSITION])
   const faults: PackFault[] = []
   const want = (path: string, kind: string, known: Set<string>, ids: (string | undefined)[]) => {
     for (const id of ids)
@@ -66,6 +83,8 @@ function unknownIds(pack: Pack): PackFault[] {
     want(`items[${item.id}].newPart`, 'part', parts, [item.newPart])
   }
   for (const module of pack.modules) {
+    for (const fact of module.facts)
+      want(`modules[${module.id}].facts[${fact.id}].carStays`, 'stance', stances, [fact.carStays])
     for (const operation of module.operations) {
       const path = `modules[${module.id}].operations[${operation.id}]`
       const override = operation.refit.kind === 'mirror' ? operation.refit.override : undefined
@@ -74,6 +93,8 @@ function unknownIds(pack: Pack): PackFault[] {
         ...Object.keys(operation.putsBack),
         ...Object.keys(override?.takesOff ?? {}),
       ])
+      want(`${path}.place`, 'place', places, [operation.place, override?.place])
+      want(`${path}.car`, 'stance', eitherStance, [operation.car, override?.car])
       want(path, 'part', parts, [...Object.keys(operation.parts), ...Object.keys(override?.parts ?? {})])
       want(path, 'fact', facts, [...factsOf(operation), ...factsOf(override ?? {})])
       want(path, 'tool', tools, [...operation.tools, ...(override?.tools ?? [])])
@@ -86,6 +107,8 @@ function unknownIds(pack: Pack): PackFault[] {
         ...(operation.moreFigures ?? []),
         ...(override?.moreFigures ?? []),
       ])
+      want(path, 'body', bodies, [bodyOf(operation), bodyOf(override ?? {})])
+      want(path, 'sheet', sheets, [sheetOf(operation), sheetOf(override ?? {})])
       want(path, 'way of bleeding', idsOf(pack.bleeding), [wayOf(operation), wayOf(override ?? {})])
       const { minutes } = pack.bleeding.find(way => way.id === wayOf(operation)) ?? {}
       if (minutes && minutes.join() !== operation.minutes.join() && !operation.learned)
@@ -112,6 +135,12 @@ function unknownIds(pack: Pack): PackFault[] {
       if (twice) faults.push({ path: `${path}.places[${twice.id}]`, reason: 'the id or the place stands twice' })
     }
   }
+  for (const body of pack.modules.flatMap(module => module.bodies ?? [])) {
+    const path = `bodies[${body.id}]`
+    want(`${path}.outline`, 'outline', idsOf(pack.outlines), [body.outline])
+    want(`${path}.groups`, 'fastener group', groups, body.groups)
+    want(path, 'operation', operationIds, [body.opens, body.closes, ...body.steps])
+  }
   for (const check of pack.closing) want(`closing[${check.id}].steps`, 'operation', operationIds, check.steps)
   for (const ladder of pack.ladders) {
     want(`ladders[${ladder.id}].cautions`, 'caution', cautions, ladder.cautions)
@@ -128,12 +157,17 @@ function unknownIds(pack: Pack): PackFault[] {
     }
   }
   for (const [index, entry] of pack.positions.entries()) {
+    want(`positions[${index}].to`, 'stance', stances, [entry.to])
     want(`positions[${index}]`, 'item', items, Object.keys(entry.takesOff))
     want(`positions[${index}]`, 'tool', tools, entry.tools)
     want(`positions[${index}]`, 'caution', cautions, entry.cautions)
     wantWhen(`positions[${index}]`, entry.when)
   }
-  for (const [index, entry] of pack.reach.entries()) wantWhen(`reach[${index}]`, entry.when)
+  for (const [index, entry] of pack.reach.entries()) {
+    want(`reach[${index}]`, 'place', places, [entry.place])
+    want(`reach[${index}]`, 'stance', stances, [entry.car])
+    wantWhen(`reach[${index}]`, entry.when)
+  }
   return [...faults, ...checkBench(pack, operationIds), ...(pack.drawing ? checkDrawing(pack.drawing) : [])]
 }
 
@@ -143,6 +177,14 @@ function factsOf(operation: Partial<Pick<OperationSource, 'needs' | 'gives' | 'e
 
 function wayOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {
   return operation.activity?.kind === 'bleed' ? operation.activity.way : undefined
+}
+
+function bodyOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {
+  return operation.activity?.kind === 'body' ? operation.activity.body : undefined
+}
+
+function sheetOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {
+  return operation.activity?.kind === 'judged' ? operation.activity.sheet : undefined
 }
 
 function groupOf(operation: Partial<Pick<OperationSource, 'activity'>>): string | undefined {

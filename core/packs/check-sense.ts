@@ -1,12 +1,13 @@
 import { applies } from './applies'
 import type { PackFault } from './check-pack'
 import { optionsIn } from './combinations'
-import { expandPack, PackError } from './expand-pack'
+import { chooseOptions, PackError, workUnder } from './expand-pack'
 import { knots } from './knots'
 import { refitId } from './mirror'
 import { possibleLinks, possibleOperations } from './possible-links'
 import type { PossibleLink, PossibleOperation } from './possible-links'
-import type { CarPosition, When } from '../pack/kinds'
+import type { When } from '../pack/kinds'
+import { bayOf } from '../pack/bay'
 import type { Pack } from '../pack/pack'
 import { underEvery } from './under-every'
 
@@ -102,7 +103,7 @@ function idle(pack: Pack, links: PossibleLink[]): PackFault[] {
 }
 
 function stranded(pack: Pack): PackFault[] {
-  return (['raised', 'ground'] as CarPosition[]).flatMap(to =>
+  return bayOf(pack).stances.flatMap(({ id: to }) =>
     underEvery(pack, optionsIn(pack.positions.map(position => position.when)), 'positions', choices =>
       pack.positions.some(position => position.to === to && applies(position.when, choices))
         ? null
@@ -122,7 +123,7 @@ function cycles(pack: Pack, links: PossibleLink[]): PackFault[] {
   ])
   return underEvery(pack, relevant, 'links', choices => {
     try {
-      expandPack(pack, choices)
+      workUnder(pack, chooseOptions(pack, choices))
       return null
     } catch (error) {
       if (!(error instanceof PackError)) throw error

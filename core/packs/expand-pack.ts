@@ -3,11 +3,13 @@ import { authoredOrder } from './authored-order'
 import { groupsSetBy } from './check-fasteners'
 import { factLinks } from './fact-links'
 import { findCycle } from '../base/find-cycle'
-import { mirrorLink, mirrorOperation } from './mirror'
-import { narrow } from './narrow'
+import { narrow, narrowBody } from './narrow'
 import type { FastenerGroup } from '../pack/fasteners'
+import { EITHER_POSITION } from '../pack/kinds'
 import type { CarPosition } from '../pack/kinds'
-import type { Fact, Link, LinkSource, Operation, Positioning } from '../pack/operations'
+import { bayOf } from '../pack/bay'
+import type { Fact, Link, Operation, Positioning } from '../pack/operations'
+import { writtenWork } from './written-work'
 import type { Pack, Procedure } from '../pack/pack'
 import type { LedgerItem, Part } from '../pack/things'
 
@@ -33,49 +35,16 @@ export class PackError extends Error {
  */
 export function expandPack(pack: Pack, options: Record<string, string> = {}): Procedure {
   const chosen = chooseOptions(pack, options)
-  const sources = pack.modules.flatMap(module =>
-    module.operations
-      .filter(operation => applies(operation.when, chosen))
-      .map(operation => ({ operation, module: module.id })),
-  )
-
-  const strip: Operation[] = sources.map(({ operation: { when: _when, refit: _refit, ...rest }, module }) => ({
-    ...rest,
-    module,
-  }))
-  const refit = sources.flatMap(({ operation, module }) => mirrorOperation(operation, module) ?? [])
-  const operations = [...strip, ...refit].map(operation => withReach(pack, chosen, operation))
+  const { operations, links, facts } = workUnder(pack, chosen)
   const present = new Set(operations.map(operation => operation.id))
-
-  const linkSources = [...pack.modules.flatMap(module => module.links), ...pack.links].filter(link =>
-    applies(link.when, chosen),
-  )
-  const facts = usedFacts(pack, operations)
-  const links = merge(
-    [
-      ...linkSources.map(plainLink),
-      ...linkSources.filter(link => link.mirror).map(mirrorLink),
-      ...refit.map(offBeforeBack),
-      ...sources.flatMap(({ operation }) =>
-        undoneByAnother(operation.id, operation.refit.kind === 'by' ? operation.refit.operation : null),
-      ),
-      ...facts.flatMap(fact => factLinks(fact, operations)),
-      ...wholeLinks(operations),
-    ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after),
-  )
-
-  const ordered = authoredOrder(operations, links)
-  if (ordered.length < operations.length) {
-    const cycle = findCycle([...present], links)!
-    throw new PackError(`packs/${pack.id}`, `the links form a cycle: ${cycle.join(' → ')}`)
-  }
-  const positions = { raised: position(pack, chosen, 'raised'), ground: position(pack, chosen, 'ground') }
+  const [home, away] = bayOf(pack).stances.map(stance => position(pack, chosen, stance.id)) as [Stood, Stood]
+  const positions = { [away.to]: away, [home.to]: home }
   return {
     ...narrow(pack, {
       has: step => present.has(step),
-      steps: [...operations, positions.raised, positions.ground],
+      steps: [...operations, away, home],
       named: laddersNamed(operations),
-      keep: thing => (applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
+      keep: thing => (thing.when.length === 0 ? [thing] : applies(thing.when, chosen) ? [{ ...thing, when: [] }] : []),
     }),
     packId: pack.id,
     packVersion: pack.version,
@@ -86,18 +55,61 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     )
       ? 2
       : 1,
-    operations: ordered,
+    operations,
     links,
     positions,
     facts,
     items: usedItems(pack, operations, positions),
     groups: usedGroups(pack, operations),
     parts: usedParts(pack, operations),
+    ...bodiesHere(pack, present),
     ...(pack.drawing ? { drawing: pack.drawing } : {}),
+    ...(pack.bay ? { bay: pack.bay } : {}),
+    ...(pack.pace ? { pace: pack.pace } : {}),
   }
 }
 
-function chooseOptions(pack: Pack, options: Record<string, string>): Record<string, string> {
+/** What is done under a choice for every option, and in what order it can be done. */
+export interface ChosenWork {
+  /** In authored order, which respects every link. */
+  operations: Operation[]
+  links: Link[]
+  facts: Fact[]
+}
+
+/**
+ * The steps and links that apply, without what is shared and carried along.
+ * @throws PackError on links that form a cycle
+ */
+export function workUnder(pack: Pack, chosen: Record<string, string>): ChosenWork {
+  const written = writtenWork(pack)
+  const sources = written.steps.filter(step => applies(step.when, chosen))
+  const operations = [...sources.map(({ step }) => step), ...sources.flatMap(({ refit }) => refit ?? [])].map(
+    operation => withReach(pack, chosen, operation),
+  )
+  const present = new Set(operations.map(operation => operation.id))
+  const chosenLinks = written.links.filter(link => applies(link.when, chosen))
+  const facts = usedFacts(pack, operations)
+  const links = merge(
+    [
+      ...chosenLinks.map(({ plain }) => plain),
+      ...chosenLinks.flatMap(({ mirrored }) => mirrored ?? []),
+      ...sources.flatMap(({ refitLink }) => refitLink ?? []),
+      ...sources.flatMap(({ undoneLink }) => undoneLink ?? []),
+      ...facts.flatMap(fact => factLinks(fact, operations, written.earlier)),
+      ...wholeLinks(operations),
+    ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after),
+  )
+  const ordered = authoredOrder(operations, links)
+  if (ordered.length < operations.length) {
+    const cycle = findCycle([...present], links)!
+    throw new PackError(`packs/${pack.id}`, `the links form a cycle: ${cycle.join(' → ')}`)
+  }
+  return { operations: ordered, links, facts }
+}
+
+/** The choice of every option: the one made, or its default. @throws PackError on one that is not there */
+export function chooseOptions(pack: Pack, options: Record<string, string>): Record<string, string> {
   for (const id of Object.keys(options)) {
     if (!pack.options.some(option => option.id === id))
       throw new PackError(`options.${id}`, `${pack.id} has no option "${id}"`)
@@ -119,44 +131,7 @@ function chooseOptions(pack: Pack, options: Record<string, string>): Record<stri
 /** Settles an operation that is done at either height where its place can be reached at one height only. */
 function withReach(pack: Pack, options: Record<string, string>, operation: Operation): Operation {
   const reach = pack.reach.find(entry => entry.place === operation.place && applies(entry.when, options))
-  return reach && operation.car === 'either' ? { ...operation, car: reach.car } : operation
-}
-
-function plainLink(source: LinkSource): Link {
-  const { before, after, kind, because, school, atOnce } = source
-  return {
-    before,
-    after,
-    kind,
-    because,
-    waitMinutes: source.waitMinutes ?? 0,
-    ...(atOnce ? { atOnce } : {}),
-    ...(school ? { school } : {}),
-  }
-}
-
-function offBeforeBack(operation: Operation): Link {
-  return {
-    before: operation.undoes!,
-    after: operation.id,
-    kind: 'physical',
-    because: 'It has to come off before it can go back.',
-    waitMinutes: 0,
-  }
-}
-
-function undoneByAnother(id: string, other: string | null): Link[] {
-  return other === null
-    ? []
-    : [
-        {
-          before: id,
-          after: other,
-          kind: 'physical',
-          because: 'The later step puts back what this one took off.',
-          waitMinutes: 0,
-        },
-      ]
+  return reach && operation.car === EITHER_POSITION ? { ...operation, car: reach.car } : operation
 }
 
 /** A car that is driven or heard is whole: nothing comes off, apart or loose before. */
@@ -189,7 +164,9 @@ function merge(links: Link[]): Link[] {
   return [...byPair.values()]
 }
 
-function position(pack: Pack, options: Record<string, string>, to: CarPosition): Omit<Positioning, 'when'> {
+type Stood = Omit<Positioning, 'when'>
+
+function position(pack: Pack, options: Record<string, string>, to: CarPosition): Stood {
   const found = pack.positions.find(entry => entry.to === to && applies(entry.when, options))
   if (!found)
     throw new PackError(`packs/${pack.id}.positions`, `no way to bring the car to "${to}" under these options`)
@@ -206,20 +183,21 @@ function laddersNamed(operations: Operation[]): Set<string> {
 }
 
 function usedFacts(pack: Pack, operations: Operation[]): Fact[] {
-  return pack.modules
-    .flatMap(module => module.facts)
-    .filter(fact =>
-      operations.some(operation => [...operation.needs, ...operation.gives, ...operation.ends].includes(fact.id)),
-    )
+  const used = new Set(operations.flatMap(({ needs, gives, ends }) => [...needs, ...gives, ...ends]))
+  return pack.modules.flatMap(module => module.facts).filter(fact => used.has(fact.id))
 }
 
-function usedItems(
-  pack: Pack,
-  operations: Operation[],
-  positions: Record<CarPosition, Omit<Positioning, 'when'>>,
-): LedgerItem[] {
+function usedItems(pack: Pack, operations: Operation[], positions: Record<CarPosition, Stood>): LedgerItem[] {
   const used = new Set([...operations, ...Object.values(positions)].flatMap(step => Object.keys(step.takesOff)))
   return [...pack.items, ...pack.modules.flatMap(module => module.items)].filter(item => used.has(item.id))
+}
+
+/** Bodies that this work opens. */
+function bodiesHere(pack: Pack, present: Set<string>): Pick<Procedure, 'bodies'> {
+  const bodies = pack.modules
+    .flatMap(module => module.bodies ?? [])
+    .flatMap(body => (present.has(body.opens) ? [narrowBody(body, step => present.has(step))] : []))
+  return bodies.length > 0 ? { bodies } : {}
 }
 
 function usedParts(pack: Pack, operations: Operation[]): Part[] {

@@ -1,5 +1,5 @@
 import { checkDrawing } from './check-drawing'
-import type { CarDrawing } from '../pack/drawing'
+import type { CarDrawing, CarriedMass } from '../pack/drawing'
 import type { PackModule } from '../pack/pack'
 import { AssemblyError } from './shelf'
 import type { Shelf } from './shelf'
@@ -9,8 +9,8 @@ type Named = Pick<PackModule, 'items' | 'groups'>
 /** The drawing a layout names, with what of it the layout can take off or hold. @throws AssemblyError where there is none */
 export function narrowDrawing(
   id: string,
-  { drawings, items, modules }: Pick<Shelf, 'drawings' | 'items' | 'modules'>,
-  own: PackModule[],
+  { drawings, modules, sets }: Pick<Shelf, 'drawings' | 'modules' | 'sets'>,
+  own: Named[],
 ): CarDrawing {
   const drawing = drawings.find(entry => entry.id === id)
   if (!drawing) throw new AssemblyError('drawing', `there is no drawing "${id}"`)
@@ -19,10 +19,11 @@ export function narrowDrawing(
   if (fault) throw new AssemblyError(fault.path, fault.reason)
   const idsIn = (list: Named[], kind: keyof Named) => list.flatMap(module => module[kind].map(entry => entry.id))
   const namesIn = (list: Named[]) => ({
-    items: new Set([...idsIn(list, 'items'), ...items.map(item => item.id)]),
+    items: new Set(idsIn(list, 'items')),
     groups: new Set(idsIn(list, 'groups')),
   })
-  const [anywhere, here] = [namesIn([...modules.values()]), namesIn(own)]
+  const bays = [...sets.bay.values()].map(({ items }) => ({ items, groups: [] }))
+  const [anywhere, here] = [namesIn([...modules.values(), ...bays]), namesIn(own)]
   const things = drawing.things
     .map(thing => {
       for (const [kind, known] of [
@@ -46,8 +47,21 @@ export function narrowDrawing(
   return {
     ...drawing,
     things,
+    ...(drawing.parted
+      ? { parted: { ...drawing.parted, things: drawing.parted.things.filter(thing => drawn.has(thing)) } }
+      : {}),
+    ...(drawing.leans
+      ? { leans: { ...drawing.leans, things: drawing.leans.things.filter(thing => drawn.has(thing)) } }
+      : {}),
     carried: drawing.carried.map(body => {
-      const masses = body.masses.filter(mass => mass.off === undefined || here.items.has(mass.off))
+      // What nobody takes off here is there all the same, as long as this layout has it.
+      const masses = body.masses.flatMap(({ off, ...mass }): CarriedMass[] =>
+        off === undefined || here.items.has(off)
+          ? [{ ...mass, ...(off === undefined ? {} : { off }) }]
+          : drawn.has(mass.id)
+            ? [mass]
+            : [],
+      )
       const supports = body.supports.filter(
         ({ thing, under }) => drawn.has(thing) && (under === undefined || masses.some(mass => mass.id === under)),
       )

@@ -1,4 +1,5 @@
 import { benchOf } from './bench-of'
+import type { Body } from '../pack/bodies'
 import type { ClosingCheck } from '../pack/closing'
 import type { FastenerGroup } from '../pack/fasteners'
 import type { When } from '../pack/kinds'
@@ -20,8 +21,10 @@ export interface NarrowTo {
 
 /** As much of the shared content as a layout or a job has a use for; steps that it lacks are no longer named. */
 export function narrow(content: SharedContent, { has, steps, keep, named = new Set() }: NarrowTo): SharedContent {
+  const here = ({ with: steps }: { with?: string[] }) => !steps || steps.some(has)
   const ladders = content.ladders
-    .map(ladder => ({ ...ladder, steps: ladder.steps.filter(has) }))
+    .filter(here)
+    .map(ladder => ({ ...ladder, steps: ladder.steps.filter(has), rungs: ladder.rungs.filter(here) }))
     .filter(ladder => ladder.everywhere || named.has(ladder.id) || ladder.when.length + ladder.steps.length > 0)
   const used = (kind: 'tools' | 'cautions') =>
     new Set(
@@ -41,6 +44,9 @@ export function narrow(content: SharedContent, { has, steps, keep, named = new S
     bleeding: steps.some(step => step.activity?.kind === 'bleed') ? content.bleeding : [],
     closing: content.closing.flatMap(check => narrowCheck(check, has)),
     roadTest: content.roadTest,
+    ...(content.causes ? { causes: content.causes } : {}),
+    ...(content.symptoms ? { symptoms: content.symptoms } : {}),
+    ...(content.control ? { control: { ...content.control, steps: content.control.steps.filter(has) } } : {}),
   }
 }
 
@@ -64,4 +70,9 @@ export function narrowBoard(group: FastenerGroup, has: (stepId: string) => boole
       ),
     },
   }
+}
+
+/** A body whose board is offered only at steps that are there. */
+export function narrowBody(body: Body, has: (stepId: string) => boolean): Body {
+  return { ...body, steps: body.steps.filter(has) }
 }

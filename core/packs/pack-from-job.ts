@@ -3,7 +3,7 @@ import type { AddedStep } from './added-work'
 import { knownAnswers } from './known-answers'
 import type { Known } from './known-answers'
 import { refitId } from './mirror'
-import { narrow, narrowBoard } from './narrow'
+import { narrow, narrowBoard, narrowBody } from './narrow'
 import { stepIds } from './resolve-module'
 import { settler } from './settle-choices'
 import type { BenchData } from '../pack/sheets'
@@ -83,6 +83,7 @@ export function packFromJob(
     items: module.items.map(item => withPart(item, known.parts)),
     links: module.links.filter(both),
     groups: module.groups.map(group => narrowBoard(group, has)),
+    ...(module.bodies ? { bodies: module.bodies.map(body => narrowBody(body, has)) } : {}),
   }))
   return {
     ...pack,

@@ -1,6 +1,8 @@
 import { both } from './applies'
 import { factLinks } from './fact-links'
 import { mirrorLink, mirrorOperation } from './mirror'
+import { writtenWork } from './written-work'
+import { EITHER_POSITION } from '../pack/kinds'
 import type { When } from '../pack/kinds'
 import type { Operation } from '../pack/operations'
 import type { Pack } from '../pack/pack'
@@ -35,7 +37,7 @@ export function possibleOperations(pack: Pack): PossibleOperation[] {
 export function possibleLinks(pack: Pack, operations: PossibleOperation[]): PossibleLink[] {
   const whenOf = new Map(operations.map(({ operation, when }) => [operation.id, when]))
   const atHeights = operations.flatMap(({ operation }) =>
-    operation.car !== 'either'
+    operation.car !== EITHER_POSITION
       ? [operation]
       : [
           operation,
@@ -58,7 +60,7 @@ export function possibleLinks(pack: Pack, operations: PossibleOperation[]): Poss
     ...undoing,
     ...pack.modules
       .flatMap(module => module.facts)
-      .flatMap(fact => factLinks(fact, atHeights))
+      .flatMap(fact => factLinks(fact, atHeights, writtenWork(pack).earlier))
       .map(link => ({ ...link, when: [] })),
   ]
   return links.flatMap(({ before, after, when }) => {

@@ -31,6 +31,7 @@ export function resolveModule(source: ModuleSource, shelf: Pick<Shelf, 'modules'
     facts: [...base.facts.map(fact => ({ ...fact, ...adjust.facts[fact.id] })), ...own.facts],
     groups: [...base.groups, ...own.groups],
     parts: [...base.parts, ...own.parts],
+    ...(base.bodies || own.bodies ? { bodies: [...(base.bodies ?? []), ...(own.bodies ?? [])] } : {}),
     operations: [
       ...base.operations.filter(operation => !replaced.has(operation.id)).map(operation => adjusted(operation, adjust)),
       ...own.operations,

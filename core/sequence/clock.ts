@@ -9,10 +9,12 @@ export interface Moment {
   /** The step just finished; −1 at the start. */
   last: number
   dirty: boolean
+  /** Tools at hand, the last one used last; kept only where a tray holds more than the tools of the step before. */
+  tray: number[]
 }
 
 export function startMoment(instance: Instance): Moment {
-  return { minutes: instance.startMinutes, car: instance.startCar, last: -1, dirty: instance.startDirty }
+  return { minutes: instance.startMinutes, car: instance.startCar, last: -1, dirty: instance.startDirty, tray: [] }
 }
 
 /** The earliest minute at which every link into `step` is satisfied, and what it waits for has come. */
@@ -29,10 +31,38 @@ export function earliestStart(instance: Instance, finish: ArrayLike<number>, ste
 export function setupMinutes(instance: Instance, from: Moment, step: number): number {
   const car = instance.car[step]!
   return (
-    instance.readyMinutes[(from.last < 0 ? instance.count : from.last) * instance.count + step]! +
+    walkAndFetch(instance, from, step) +
     (car !== EITHER && car !== from.car ? instance.positionMinutes[car]! : 0) +
     (from.dirty && instance.hands[step] === CLEAN ? instance.washMinutes : 0)
   )
+}
+
+function walkAndFetch(instance: Instance, from: Moment, step: number): number {
+  if (instance.trayTools === 0)
+    return instance.readyMinutes[(from.last < 0 ? instance.count : from.last) * instance.count + step]!
+  const stays = isStay(instance, from, step)
+  const atHand = stays || from.last < 0 ? from.tray : instance.tools[from.last]!
+  let minutes = stays ? 0 : instance.walkMinutes
+  for (const tool of instance.tools[step]!) if (!atHand.includes(tool)) minutes += instance.toolMinutes
+  return minutes
+}
+
+const isStay = (instance: Instance, { last }: Moment, step: number): boolean =>
+  instance.place[step] === (last < 0 ? instance.startPlace : instance.place[last])
+
+/** Lays the tools of a step at hand: whoever walks takes along what is in hand, and a full tray lets go what was used longest ago. */
+export function layTools(instance: Instance, moment: Moment, step: number): void {
+  if (instance.trayTools === 0) return
+  const { tray } = moment
+  if (moment.last >= 0 && !isStay(instance, moment, step)) tray.splice(0, tray.length, ...instance.tools[moment.last]!)
+  const tools = instance.tools[step]!
+  for (const tool of tools) {
+    const at = tray.indexOf(tool)
+    if (at >= 0) tray.splice(at, 1)
+    tray.push(tool)
+  }
+  const most = Math.max(instance.trayTools, tools.length)
+  if (tray.length > most) tray.splice(0, tray.length - most)
 }
 
 /** Minutes of the step itself when it starts at `start`: longer for two-handed work without the helper. */
@@ -51,6 +81,7 @@ export function advance(instance: Instance, finish: Float64Array, moment: Moment
   const minutes = workMinutes(instance, start, step)
   const end = calendar ? workThrough(calendar, start, minutes) : start + minutes
   finish[step] = end
+  layTools(instance, moment, step)
   moment.minutes = end
   moment.last = step
   const car = instance.car[step]!

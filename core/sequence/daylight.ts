@@ -1,3 +1,5 @@
+import { within } from '../base/field-error'
+
 /** Degrees below the horizon at which a mechanic without lamps has to stop: civil twilight. */
 const CIVIL = 6
 const toRadians = Math.PI / 180
@@ -12,6 +14,9 @@ const toRadians = Math.PI / 180
  * @returns `null` where it does not get dark that day, or does not get light
  */
 export function darkFrom(latitudeDegrees: number, longitudeDegrees: number, dayOfYear: number): number | null {
+  within('latitudeDegrees', latitudeDegrees, -90, 90, 'The latitude')
+  within('longitudeDegrees', longitudeDegrees, -180, 180, 'The longitude')
+  within('dayOfYear', dayOfYear, 1, 366, 'The day of the year')
   const angle = (2 * Math.PI * (dayOfYear - 1)) / 365
   const declination =
     0.006918 -

@@ -1,9 +1,12 @@
+import { within } from '../base/field-error'
 import type { ThreePoint } from '../pack/kinds'
 import type { Procedure } from '../pack/pack'
-import { closesAfter, nextOpen, workThrough } from './calendar'
+import { positionTo } from '../pack/bay'
 import type { Calendar } from './calendar'
 import { seededRandom } from '../base/random'
-import { drawer } from './three-point'
+import { runner } from './run-through'
+import { minutesUnder } from './slower'
+import { checkEstimate, drawer } from './three-point'
 import type { PlanSetting, PlannedStep } from './types'
 
 /** One step of a run through the work: set-up as planned, work by its estimate, and what it has to wait for. */
@@ -26,43 +29,33 @@ const DRAWS = 10_000
  * Same steps, same seed: same result.
  * @param calendar working hours whose minute 0 is the start of the run; `null` counts straight through
  * @returns finish minutes in rising order
+ * @throws FieldError on a time that cannot be
  */
 export function finishTimes(
   steps: TimedStep[],
   calendar: Calendar | null,
   { draws = DRAWS, seed = 1 } = {},
 ): FinishTimes {
+  checkSteps(steps)
+  within('draws', draws, 1, 1_000_000, 'How many are drawn')
   const random = seededRandom(seed)
   const draw = steps.map(step => drawer(step.estimate))
+  const run = runner(steps, calendar)
   const result = new Float64Array(draws)
-  const finish = new Float64Array(steps.length)
-  const plain = calendar === null
-  for (let round = 0; round < draws; round++) {
-    let clock = 0
-    // The working time that holds the clock; most steps are begun and finished in it.
-    let opened = Infinity
-    let closes = -Infinity
-    for (let index = 0; index < steps.length; index++) {
-      const step = steps[index]!
-      let start = plain ? clock + step.setupMinutes : clock
-      let work = draw[index]!(random())
-      if (!plain) work += step.setupMinutes
-      if (step.notBefore > start) start = step.notBefore
-      for (const wait of step.waits) {
-        const free = finish[wait.after]! + wait.minutes
-        if (free > start) start = free
-      }
-      if (plain || (start >= opened && start + work <= closes)) clock = start + work
-      else {
-        clock = workThrough(calendar, start, work)
-        opened = nextOpen(calendar, clock)
-        closes = closesAfter(calendar, opened)
-      }
-      finish[index] = clock
-    }
-    result[round] = clock
-  }
+  for (let round = 0; round < draws; round++) result[round] = run(index => draw[index]!(random()))
   return result.sort()
+}
+
+/** @throws FieldError on the first step that no run can go through */
+export function checkSteps(steps: readonly TimedStep[]): void {
+  steps.forEach(({ setupMinutes, estimate, notBefore, waits }, index) => {
+    const path = `steps[${index}]`
+    within(`${path}.setupMinutes`, setupMinutes, 0, 1e6, 'Getting ready in minutes')
+    within(`${path}.notBefore`, notBefore, -1e8, 1e8, 'The earliest minute')
+    checkEstimate(estimate, `${path}.estimate`)
+    for (const [at, { minutes }] of waits.entries())
+      within(`${path}.waits[${at}].minutes`, minutes, -1e8, 1e8, 'A wait')
+  })
 }
 
 /** The minute by which the work is finished in a share of the draws. */
@@ -104,7 +97,7 @@ export function stepsToRun(
     if (!operation) {
       return {
         setupMinutes: 0,
-        estimate: procedure.positions[step.kind === 'raise' ? 'raised' : 'ground'].minutes,
+        estimate: positionTo(procedure, step.kind === 'raise' ? 'away' : 'home').minutes,
         waits: [],
         notBefore: 0,
       }
@@ -114,7 +107,7 @@ export function stepsToRun(
       .filter(link => doneMinutesAgo.has(link.before))
       .map(link => link.waitMinutes - doneMinutesAgo.get(link.before)!)
     const parts = Object.keys(operation.parts).map(part => arrivals.get(part) ?? 0)
-    const [low, likely, high] = operation.minutes
+    const [low, likely, high] = minutesUnder(procedure, operation, setting)
     return {
       setupMinutes: step.setupMinutes,
       // One pair of hands at work for two takes the long estimate, and half as long again at worst. Common practice, no source.

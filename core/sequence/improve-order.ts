@@ -33,7 +33,9 @@ export function improveOrder(
   let bestMinutes = current.minutes
   const count = instance.count
   if (count < 2) return best
-  const candidate = new Int32Array(count)
+  /** The order with one piece of it moved, and the order itself between two moves. */
+  const candidate = current.order.slice()
+  const links = linkTable(instance)
   const rest = restOfWork(instance)
   let tried = 0
 
@@ -43,14 +45,16 @@ export function improveOrder(
       for (let length = 1; length <= Math.min(LONGEST_PIECE, count - 1); length++) {
         for (let from = 0; from + length <= count && tried < budget; from++) {
           if (!mayCut(instance, current.order, from) || !mayCut(instance, current.order, from + length)) continue
-          const [lowest, highest] = legalRange(instance, current.order, from, length)
+          const [lowest, highest] = legalRange(links, current.order, from, length)
           let target = -1
           let targetMinutes = current.minutes - 1e-6
           for (let to = lowest; to <= highest; to++) {
             if (to === from || !mayCut(instance, current.order, to < from ? to : to + length)) continue
             movePiece(current.order, candidate, from, length, to)
             tried++
-            const minutes = current.minutesOf(candidate, Math.min(from, to), Math.max(from, to) + length, targetMinutes)
+            const [start, end] = [Math.min(from, to), Math.max(from, to) + length]
+            const minutes = current.minutesOf(candidate, start, end, targetMinutes)
+            putBack(current.order, candidate, start, end)
             if (minutes < targetMinutes) {
               target = to
               targetMinutes = minutes
@@ -77,9 +81,10 @@ export function improveOrder(
     if (bestMinutes <= goal + 1e-6) return best
     if (current.minutes > bestMinutes + rest * 0.02 || fruitless > 12) {
       current.take(best, 0)
+      candidate.set(best)
       fruitless = 0
     }
-    tried += shake(instance, current, candidate, random)
+    tried += shake(instance, links, current, candidate, random)
     descend()
   }
   if (current.minutes < bestMinutes - 1e-6) best = current.order.slice()
@@ -92,7 +97,13 @@ function restOfWork(instance: Instance): number {
   return instance.count * (instance.walkMinutes + instance.toolMinutes)
 }
 
-function shake(instance: Instance, current: TimedOrder, candidate: Int32Array, random: () => number): number {
+function shake(
+  instance: Instance,
+  links: LinkTable,
+  current: TimedOrder,
+  candidate: Int32Array,
+  random: () => number,
+): number {
   const count = instance.count
   let tried = 1
   for (let times = 0; times < SHAKES; times++) {
@@ -100,7 +111,7 @@ function shake(instance: Instance, current: TimedOrder, candidate: Int32Array, r
     const from = Math.floor(random() * (count - length + 1))
     tried++
     if (!mayCut(instance, current.order, from) || !mayCut(instance, current.order, from + length)) continue
-    const [lowest, highest] = legalRange(instance, current.order, from, length)
+    const [lowest, highest] = legalRange(links, current.order, from, length)
     const to = lowest + Math.floor(random() * (highest - lowest + 1))
     if (to === from || !mayCut(instance, current.order, to < from ? to : to + length)) continue
     movePiece(current.order, candidate, from, length, to)
@@ -114,36 +125,44 @@ function mayCut(instance: Instance, order: Int32Array, position: number): boolea
   return position >= order.length || instance.directlyAfter[order[position]!] === -1
 }
 
+/** Row by row which step must come directly before which: 1 where it must. */
+interface LinkTable {
+  count: number
+  links: Uint8Array
+}
+
+function linkTable({ count, before }: Instance): LinkTable {
+  const links = new Uint8Array(count * count)
+  for (let step = 0; step < count; step++) for (const earlier of before[step]!) links[earlier * count + step] = 1
+  return { count, links }
+}
+
 /** First and last position at which the piece may start without breaking a link. */
-function legalRange(instance: Instance, order: Int32Array, from: number, length: number): [number, number] {
+function legalRange(table: LinkTable, order: Int32Array, from: number, length: number): [number, number] {
   let lowest = from
-  while (lowest > 0 && !linked(instance, order[lowest - 1]!, order, from, length)) lowest--
+  while (lowest > 0 && !linked(table, order[lowest - 1]!, order, from, length)) lowest--
   let highest = from
-  while (highest + length < order.length && !follows(instance, order[highest + length]!, order, from, length)) highest++
+  while (highest + length < order.length && !follows(table, order[highest + length]!, order, from, length)) highest++
   return [lowest, highest]
 }
 
-function linked(instance: Instance, step: number, order: Int32Array, from: number, length: number): boolean {
-  for (let at = from; at < from + length; at++) if (instance.before[order[at]!]!.includes(step)) return true
+function linked({ count, links }: LinkTable, step: number, order: Int32Array, from: number, length: number): boolean {
+  for (let at = from; at < from + length; at++) if (links[step * count + order[at]!] === 1) return true
   return false
 }
 
-function follows(instance: Instance, step: number, order: Int32Array, from: number, length: number): boolean {
-  for (let at = from; at < from + length; at++) if (instance.after[order[at]!]!.includes(step)) return true
+function follows({ count, links }: LinkTable, step: number, order: Int32Array, from: number, length: number): boolean {
+  for (let at = from; at < from + length; at++) if (links[order[at]! * count + step] === 1) return true
   return false
 }
 
-/** Writes `order` into `moved` with the piece at `from` starting at `to`. */
+/** Writes `order` into `moved`, which is the same, with the piece at `from` starting at `to`. */
 function movePiece(order: Int32Array, moved: Int32Array, from: number, length: number, to: number): void {
-  if (to < from) {
-    for (let at = 0; at < to; at++) moved[at] = order[at]!
-    for (let at = 0; at < length; at++) moved[to + at] = order[from + at]!
-    for (let at = to; at < from; at++) moved[at + length] = order[at]!
-    for (let at = from + length; at < order.length; at++) moved[at] = order[at]!
-  } else {
-    for (let at = 0; at < from; at++) moved[at] = order[at]!
-    for (let at = from; at < to; at++) moved[at] = order[at + length]!
-    for (let at = 0; at < length; at++) moved[to + at] = order[from + at]!
-    for (let at = to + length; at < order.length; at++) moved[at] = order[at]!
-  }
+  for (let at = 0; at < length; at++) moved[to + at] = order[from + at]!
+  if (to < from) for (let at = to; at < from; at++) moved[at + length] = order[at]!
+  else for (let at = from; at < to; at++) moved[at] = order[at + length]!
+}
+
+function putBack(order: Int32Array, moved: Int32Array, start: number, end: number): void {
+  for (let at = start; at < end; at++) moved[at] = order[at]!
 }

@@ -1,4 +1,3 @@
-import type { CarPosition } from '../pack/kinds'
 import type { Calendar } from './calendar'
 import { topologicalOrder } from './topological-order'
 
@@ -6,6 +5,8 @@ export const GROUND = 0
 export const RAISED = 1
 export const EITHER = 2
 export const carCode = { ground: GROUND, raised: RAISED, either: EITHER } as const
+/** How the car stands, as the solver counts it: as it came, or as most of the work wants it. */
+export type Height = 'ground' | 'raised'
 
 export const CLEAN = 1
 export const DIRTY = 2
@@ -17,7 +18,7 @@ export interface InstanceStep {
   /** Minutes while no second pair of hands is there; the same when one is enough. */
   aloneMinutes?: number
   place: string
-  car: CarPosition | 'either'
+  car: Height | 'either'
   tools: string[]
   /** The earliest minute at which it may start. */
   notBefore?: number
@@ -39,13 +40,15 @@ export interface InstanceSetup {
   raiseMinutes: number
   lowerMinutes: number
   washMinutes?: number
+  /** So many tools stay at hand within a stay; 0 or left out: only those of the step before. */
+  trayTools?: number
 }
 
 export interface InstanceSource {
   steps: InstanceStep[]
   links: InstanceLink[]
   setup: InstanceSetup
-  start: { place: string; car: CarPosition; dirtyHands?: boolean; minutes?: number }
+  start: { place: string; car: Height; dirtyHands?: boolean; minutes?: number }
   helper?: { fromMinutes: number; toMinutes: number } | null
   calendar?: Calendar | null
 }
@@ -68,6 +71,7 @@ export interface Instance {
   tools: Int32Array[]
   walkMinutes: number
   toolMinutes: number
+  trayTools: number
   /** Minutes to bring the car to the ground, and up. */
   positionMinutes: [ground: number, raised: number]
   /** Walking and tools for step `b` right after step `a`: row `a`, column `b`; the last row is the start. */
@@ -97,7 +101,10 @@ export function buildInstance(source: InstanceSource): Instance {
   const index = new Map(steps.map((step, position) => [step.id, position]))
   if (index.size < count)
     throw new RangeError(`steps: the id "${steps.find((step, at) => index.get(step.id) !== at)!.id}" stands twice`)
-  for (const [name, value] of Object.entries(setup)) wantMinutes(`setup.${name}`, value)
+  const { trayTools = 0, ...setupTimes } = setup
+  for (const [name, value] of Object.entries(setupTimes)) wantMinutes(`setup.${name}`, value)
+  if (!Number.isInteger(trayTools) || trayTools < 0 || trayTools > MOST_TRAY)
+    throw new RangeError(`setup.trayTools is a whole number of tools from 0 to ${MOST_TRAY}, not ${trayTools}`)
   const placeNames = [...new Set([start.place, ...steps.map(step => step.place)])]
   const toolNames = new Map<string, number>()
   for (const step of steps) for (const tool of step.tools) if (!toolNames.has(tool)) toolNames.set(tool, toolNames.size)
@@ -124,7 +131,7 @@ export function buildInstance(source: InstanceSource): Instance {
     directlyAfter[position] = leader
     directlyBefore[leader] = position
   }
-  const tools = steps.map(step => Int32Array.from(new Set(step.tools.map(tool => toolNames.get(tool)!))).sort())
+  const tools = steps.map(step => Int32Array.from(new Set(step.tools.map(tool => toolNames.get(tool)!))))
   const instance: Omit<Instance, 'readyMinutes'> = {
     count,
     ids: steps.map(step => step.id),
@@ -141,6 +148,7 @@ export function buildInstance(source: InstanceSource): Instance {
     tools,
     walkMinutes: setup.walkMinutes,
     toolMinutes: setup.toolMinutes,
+    trayTools,
     positionMinutes: [setup.lowerMinutes, setup.raiseMinutes],
     before: before.map(list => Int32Array.from(new Set(list))),
     after: after.map(list => Int32Array.from(new Set(list))),
@@ -166,6 +174,9 @@ function wantMinutes(path: string, value: number): void {
   if (!Number.isFinite(value) || value < 0)
     throw new RangeError(`${path} is a number of minutes from 0 up, not ${value}`)
 }
+
+/** No tray holds more. */
+export const MOST_TRAY = 60
 
 /** How many tools of `b` step `a` did not use; `a` below 0 is the start, where nothing is at hand. */
 export function toolsToFetch(instance: Pick<Instance, 'tools'>, a: number, b: number): number {

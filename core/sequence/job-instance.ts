@@ -1,8 +1,12 @@
 import type { Link } from '../pack/operations'
 import type { Procedure } from '../pack/pack'
+import type { CarPosition } from '../pack/kinds'
+import { EITHER_POSITION } from '../pack/kinds'
+import { awayOf, positionTo } from '../pack/bay'
 import { buildInstance } from './instance'
-import type { Instance, InstanceLink, InstanceStep } from './instance'
+import type { Height, Instance, InstanceLink, InstanceStep } from './instance'
 import { bindPins } from './pins'
+import { minutesUnder } from './slower'
 import type { PlanSetting, PlannedStep } from './types'
 
 /** Where a plan goes on from: the steps done, and where they have left mechanic and car. */
@@ -36,14 +40,15 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
       ...arrivals(setting, operation.parts),
     )
     const leader = bound.leaders.get(operation.id)
+    const minutes = minutesUnder(procedure, operation, setting)
     return {
       id: operation.id,
       place: operation.place,
-      car: operation.car,
+      car: operation.car === EITHER_POSITION ? 'either' : heightOf(procedure, operation.car),
       tools: operation.tools,
       // One pair of hands at work for two takes the long estimate. Common practice, no source.
-      minutes: operation.minutes[two && setting.helperWindow === null ? 2 : 1],
-      ...(two ? { aloneMinutes: operation.minutes[2] } : {}),
+      minutes: minutes[two && setting.helperWindow === null ? 2 : 1],
+      ...(two ? { aloneMinutes: minutes[2] } : {}),
       ...(earliest > 0 ? { notBefore: earliest } : {}),
       ...(operation.dirt ? { hands: operation.dirt } : {}),
       ...(leader === undefined ? {} : { directlyAfter: leader }),
@@ -56,11 +61,13 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
       walkMinutes: setting.walkMinutes,
       toolMinutes: setting.toolMinutes,
       washMinutes: setting.washMinutes,
-      raiseMinutes: procedure.positions.raised.minutes[1],
-      lowerMinutes: procedure.positions.ground.minutes[1],
+      trayTools: setting.trayTools ?? 0,
+      raiseMinutes: positionTo(procedure, 'away').minutes[1],
+      lowerMinutes: positionTo(procedure, 'home').minutes[1],
     },
     start: {
-      ...(past ? { place: past.place, car: past.car } : setting.start),
+      place: (past ?? setting.start).place,
+      car: heightOf(procedure, (past ?? setting.start).car),
       minutes: past?.steps.at(-1)?.finishMinutes ?? 0,
     },
     helper: setting.helperWindow,
@@ -72,6 +79,8 @@ export function jobInstance(procedure: Procedure, setting: PlanSetting, past: Pa
   })
   return { instance, droppedPins: bound.dropped }
 }
+
+const heightOf = (procedure: Procedure, car: CarPosition): Height => (car === awayOf(procedure) ? 'raised' : 'ground')
 
 function releases(links: Link[], finished: Map<string, number>, id: string): number[] {
   return links

@@ -1,4 +1,5 @@
 import type { Procedure } from '../pack/pack'
+import { homeOf, positionTo, bayOf } from '../pack/bay'
 import { brokenLinks } from './broken-links'
 import { checkHours } from './calendar'
 import { jobInstance } from './job-instance'
@@ -8,7 +9,7 @@ import { totalsOf } from './totals'
 import { groupTrips } from './trips'
 import type { Plan, PlanSetting, PlannedStep } from './types'
 
-/** Walking, tool and washing minutes: common practice, no source. */
+/** The circumstances of a job of which nothing is said; its bay says where it begins and how long walking takes. */
 export const defaultSetting: PlanSetting = {
   walkMinutes: 1.5,
   toolMinutes: 0.4,
@@ -40,9 +41,11 @@ export interface Bound {
   proven: boolean
 }
 
-/** The setting with its defaults. @throws RangeError on a time that is none, or hours that leave no time */
-export function fullSetting(setting: Partial<PlanSetting>): PlanSetting {
-  const full = { ...defaultSetting, ...setting }
+/** The setting with its defaults, those of the procedure's bay among them. @throws RangeError on a time that is none, or hours that leave no time */
+export function fullSetting(procedure: Procedure, setting: Partial<PlanSetting>): PlanSetting {
+  const { places, setup } = bayOf(procedure)
+  const start = { place: places[0]!.id, car: homeOf(procedure) }
+  const full = { ...defaultSetting, ...setup, start, ...setting }
   for (const key of ['walkMinutes', 'toolMinutes', 'washMinutes'] as const) {
     if (!Number.isFinite(full[key]) || full[key] < 0)
       throw new RangeError(`setting.${key} is a number of minutes from 0 up, not ${full[key]}`)
@@ -64,7 +67,7 @@ export function planInOrder(
   bound: Bound,
   past: Past | null = null,
 ): Plan {
-  const full = fullSetting(setting)
+  const full = fullSetting(procedure, setting)
   const work = jobInstance(procedure, full, past)
   return writePlan(procedure, full, work, indicesOf(procedure, work.instance, order), bound, past)
 }
@@ -137,7 +140,7 @@ function toolsInOrder(steps: PlannedStep[], procedure: Procedure): string[] {
       steps.flatMap(step =>
         step.kind === 'operation'
           ? (byId.get(step.id) ?? [])
-          : procedure.positions[step.kind === 'raise' ? 'raised' : 'ground'].tools,
+          : positionTo(procedure, step.kind === 'raise' ? 'away' : 'home').tools,
       ),
     ),
   ]

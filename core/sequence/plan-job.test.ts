@@ -33,6 +33,13 @@ describe('planJob', () => {
       ['b', 16, 18],
     ])
   })
+  it('brings a car that was proved down again, whatever is done last', () => {
+    const operations = [operation('a', { phase: 'prove' }), operation('b', { place: 'under', car: 'raised' })]
+    const plan = planJob(expandPack(smallPack({ operations, links: [link('a', 'b')] })), setting)
+    expect(plan.order).toEqual(['a', 'raise-1', 'b', 'lower-2'])
+    expect(plan.steps.at(-1)).toMatchObject({ kind: 'lower', car: 'ground', place: 'under', minutes: 6 })
+    expect(plan.totals.minutes).toBe(plan.steps.at(-1)!.finishMinutes)
+  })
   it('stays at a place while there is work there', () => {
     const pack = smallPack({
       operations: [

@@ -2,14 +2,14 @@ import { bestOrder } from './best-order'
 import type { Effort } from './best-order'
 import { advance, startMoment } from './clock'
 import { buildInstance } from './instance'
-import type { CarPosition } from '../pack/kinds'
+import type { Height } from './instance'
 
 /** One piece of work: where, for how many minutes, at which height of the car, with which tools. */
 export interface SolveStep {
   id: string
   minutes: number
   place: string
-  car: CarPosition | 'either'
+  car: Height | 'either'
   tools: string[]
 }
 
@@ -24,8 +24,14 @@ export interface SolveProblem {
   steps: SolveStep[]
   links: SolveLink[]
   /** Minutes to walk to another place, to bring the car up or down, to fetch one tool. */
-  setup: { walkMinutes: number; raiseMinutes: number; toolMinutes: number }
-  start: { place: string; car: CarPosition }
+  setup: {
+    walkMinutes: number
+    raiseMinutes: number
+    toolMinutes: number
+    /** So many tools, those used last, stay at hand within a stay; left out, only those of the step before do. */
+    trayTools?: number
+  }
+  start: { place: string; car: Height }
 }
 
 export interface Solution {
@@ -46,7 +52,9 @@ export interface Solution {
  *
  * Going from one step to the next costs `walkMinutes` if the place differs, `raiseMinutes` if the step needs the car at the
  * other height than it is at (`either` leaves it as it is), and `toolMinutes` for each tool of the next step that the step
- * before did not use; from the start no tool is at hand. That set-up begins when the step before is finished. A step starts
+ * before did not use; from the start no tool is at hand. With `trayTools` as many of the tools used last within the stay are at
+ * hand as well, never fewer than those of the step before (of one step the tool named last
+ * is the one used last); who walks takes along only the latter. That set-up begins when the step before is finished. A step starts
  * when its set-up is done and every link's `before` has been finished for its wait.
  *
  * Exact for small jobs; for large ones the best order that the effort finds, with a valid lower bound. The same problem,

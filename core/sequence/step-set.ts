@@ -29,6 +29,12 @@ export function holdsAll(whole: StepSet, part: StepSet): boolean {
   return true
 }
 
+/** Whether the two have a member in common. */
+export function meets(one: StepSet, other: StepSet): boolean {
+  for (let word = 0; word < one.length; word++) if ((one[word]! & other[word]!) !== 0) return true
+  return false
+}
+
 /** A string that is the same for the same set. */
 export function keyOf(set: StepSet): string {
   let key = ''
@@ -48,4 +54,13 @@ export function ancestorsOf(count: number, before: ArrayLike<number>[], topologi
     }
   }
   return sets
+}
+
+/** Seen from the other side: for each step every one whose set it is in. */
+export function turned(sets: StepSet[]): StepSet[] {
+  const count = sets.length
+  const other = sets.map(() => emptySet(count))
+  for (let step = 0; step < count; step++)
+    for (let member = 0; member < count; member++) if (has(sets[step]!, member)) add(other[member]!, step)
+  return other
 }

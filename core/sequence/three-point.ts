@@ -1,16 +1,28 @@
+import { FieldError, within } from '../base/field-error'
 import type { ThreePoint } from '../pack/kinds'
 
 /**
  * Mean of a three-point estimate, in the unit of the estimate: (low + 4 likely + high) / 6.
  * Source: PERT, Malcolm, Roseboom, Clark and Fazar 1959; from memory.
  */
-export function pertMean([low, likely, high]: ThreePoint): number {
+export function pertMean(estimate: ThreePoint): number {
+  const [low, likely, high] = checkEstimate(estimate)
   return (low + 4 * likely + high) / 6
 }
 
 /** Variance of a three-point estimate by the rule of PERT: ((high − low) / 6)². */
-export function pertVariance([low, , high]: ThreePoint): number {
+export function pertVariance(estimate: ThreePoint): number {
+  const [low, , high] = checkEstimate(estimate)
   return ((high - low) / 6) ** 2
+}
+
+const parts = ['low', 'likely', 'high'] as const
+
+/** An estimate that can be reckoned with. @throws FieldError on what is no number of minutes */
+export function checkEstimate(estimate: ThreePoint, path = 'estimate'): ThreePoint {
+  if (estimate.length !== 3) throw new FieldError(path, 'Low, likely and high are wanted.')
+  parts.forEach((part, index) => within(`${path}[${index}]`, estimate[index]!, 0, 1e6, `What it takes at ${part}`))
+  return estimate
 }
 
 /** Points at which the curve of a shape is known. */
@@ -22,7 +34,8 @@ const curves = new Map<string, Float64Array>()
  * @param share from 0 to 1
  */
 export function quantileOf(estimate: ThreePoint, share: number): number {
-  const [low, , high] = estimate
+  const [low, , high] = checkEstimate(estimate)
+  within('share', share, 0, 1, 'The share')
   if (high <= low) return low
   return low + (high - low) * at(curveOf(estimate), share)
 }

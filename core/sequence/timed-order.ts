@@ -7,6 +7,7 @@ export class TimedOrder {
   /** Mechanic, car and clock before each position, and after the last. */
   private readonly moments: Moment[] = []
   private readonly finish: Float64Array
+  /** As `finish`, but while a candidate is timed. */
   private readonly scratch: Float64Array
   private readonly moment: Moment
   private readonly position: Int32Array
@@ -46,6 +47,7 @@ export class TimedOrder {
       const next = moments[at + 1]!
       copy(moments[at]!, next)
       advance(instance, finish, next, order[at]!)
+      this.scratch[order[at]!] = finish[order[at]!]!
       position[order[at]!] = at
       this.ready[at] = moments[at]!.minutes + setupMinutes(instance, moments[at]!, order[at]!)
       this.start[at] = next.minutes - workMinutes(instance, Infinity, order[at]!)
@@ -64,16 +66,20 @@ export class TimedOrder {
    * @returns infinity as soon as it is known to be beyond `limit`
    */
   minutesOf(candidate: Int32Array, from: number, to: number, limit: number): number {
-    const { instance, scratch, moment, moments } = this
-    for (let at = 0; at < from; at++) scratch[candidate[at]!] = this.finish[candidate[at]!]!
+    const { instance, scratch, finish, moment, moments } = this
     copy(moments[from]!, moment)
-    for (let at = from; at < candidate.length; at++) {
-      if (at >= to && this.steady && sameState(moment, moments[at]!))
-        return this.shifted(at, moment.minutes - moments[at]!.minutes)
+    let at = from
+    let minutes = -1
+    for (; at < candidate.length && minutes < 0; at++) {
+      if (at >= to && this.steady && sameState(moment, moments[at]!)) {
+        minutes = this.shifted(at, moment.minutes - moments[at]!.minutes)
+        break
+      }
       advance(instance, scratch, moment, candidate[at]!)
-      if (moment.minutes > limit) return Infinity
+      if (moment.minutes > limit) minutes = Infinity
     }
-    return moment.minutes
+    for (let timed = from; timed < at; timed++) scratch[candidate[timed]!] = finish[candidate[timed]!]!
+    return minutes < 0 ? moment.minutes : minutes
   }
 
   /** The end when everything from `at` on is as it was but later by `delay`; only steps that wait can change that. */
@@ -103,7 +109,13 @@ function delayAt(delays: [number, number][], position: number): number {
 }
 
 function sameState(a: Moment, b: Moment): boolean {
-  return a.last === b.last && a.car === b.car && a.dirty === b.dirty
+  return (
+    a.last === b.last &&
+    a.car === b.car &&
+    a.dirty === b.dirty &&
+    a.tray.length === b.tray.length &&
+    a.tray.every((tool, at) => tool === b.tray[at])
+  )
 }
 
 function copy(from: Moment, to: Moment): void {
@@ -111,4 +123,6 @@ function copy(from: Moment, to: Moment): void {
   to.car = from.car
   to.last = from.last
   to.dirty = from.dirty
+  to.tray.length = from.tray.length
+  for (let at = 0; at < from.tray.length; at++) to.tray[at] = from.tray[at]!
 }

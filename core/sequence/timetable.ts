@@ -1,9 +1,10 @@
 import type { Link } from '../pack/operations'
 import type { Procedure } from '../pack/pack'
+import { awayOf, homeOf } from '../pack/bay'
 import { closedMinutes, closesAfter, nextOpen, workThrough } from './calendar'
 import type { Calendar } from './calendar'
-import { earliestStart, setupMinutes, startMoment, workMinutes } from './clock'
-import { DIRTY, EITHER, RAISED } from './instance'
+import { earliestStart, layTools, setupMinutes, startMoment, workMinutes } from './clock'
+import { DIRTY, EITHER, GROUND, RAISED } from './instance'
 import type { Instance } from './instance'
 import type { PlannedStep, PlanSetting } from './types'
 
@@ -14,7 +15,7 @@ export interface StepWords {
 }
 
 /**
- * Writes an order out with its times; bringing the car up or down becomes a step of its own.
+ * Writes an order out with its times; bringing the car up or down becomes a step of its own, and so does bringing it down at last.
  * Work that does not fit before closing time is begun in the morning, unless it is longer than a day.
  * @param firstMove the number of the first raising or lowering, for its id
  */
@@ -37,7 +38,7 @@ export function timetable(
     const moving = wanted !== EITHER && wanted !== moment.car ? instance.positionMinutes[wanted]! : null
     const setup = setupMinutes(instance, moment, step) - (moving ?? 0)
     const car = wanted === EITHER ? moment.car : wanted
-    const carName = car === RAISED ? 'raised' : 'ground'
+    const carName = car === RAISED ? awayOf(procedure) : homeOf(procedure)
     let clock = moment.minutes
     if (moving !== null) {
       const kind = car === RAISED ? 'raise' : 'lower'
@@ -83,12 +84,36 @@ export function timetable(
       shortHanded:
         operation.hands === 2 && !setting.helper && !(start >= instance.helperFrom && end <= instance.helperTo),
     })
+    layTools(instance, moment, step)
     moment.minutes = end
     moment.last = step
     moment.car = car
     if (instance.hands[step] !== 0) moment.dirty = instance.hands[step] === DIRTY
   }
+  const last = steps.at(-1)
+  if (last && moment.car === RAISED && isProved(procedure)) steps.push(broughtDown(instance, procedure, last, moves))
   return steps
+}
+
+/** Work that proves the car ends with it as it came; what was done anew behind the proving may have left it up. */
+const isProved = ({ operations }: Procedure) => operations.some(({ phase }) => phase === 'prove')
+
+function broughtDown(instance: Instance, procedure: Procedure, last: PlannedStep, number: number): PlannedStep {
+  const minutes = instance.positionMinutes[GROUND]
+  const at = fit(instance.calendar, last.finishMinutes, minutes)
+  return {
+    id: `lower-${number}`,
+    kind: 'lower',
+    place: last.place,
+    car: homeOf(procedure),
+    setupMinutes: 0,
+    waitMinutes: 0,
+    shortHanded: false,
+    startMinutes: at.start,
+    finishMinutes: at.finish,
+    minutes,
+    ...closedNote(at.finish - last.finishMinutes - minutes),
+  }
 }
 
 /** When work of some minutes can begin at `minutes` or later without being cut by closing time. */

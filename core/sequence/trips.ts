@@ -9,7 +9,7 @@ export function groupTrips(steps: PlannedStep[], procedure: Procedure): Trip[] {
   for (const step of steps) {
     const current = trips.at(-1)
     const minutes = stepMinutes(step) + step.setupMinutes + step.waitMinutes
-    const stepTools = tools.get(step.id) ?? procedure.positions[step.car].tools
+    const stepTools = tools.get(step.id) ?? procedure.positions[step.car]?.tools ?? []
     if (current && current.place === step.place && current.car === step.car && step.kind === 'operation') {
       current.stepIds.push(step.id)
       current.finishMinutes = step.finishMinutes

@@ -7,6 +7,10 @@ export interface Pin {
   after: string | null
 }
 
+/** How well somebody knows the work on a layout. */
+export const skills = ['first-time', 'has-done-it', 'does-it-weekly'] as const
+export type Skill = (typeof skills)[number]
+
 /** The circumstances a plan is made for. Minutes unless said; moments in minutes from the start of the job. */
 export interface PlanSetting {
   /** Walking from one place of the car to another. */
@@ -28,6 +32,12 @@ export interface PlanSetting {
   /** Parts that are still on their way. */
   arrivals: { partId: string; atMinutes: number }[]
   pins: Pin[]
+  /** So many tools stay at hand within a stay; left out, only those of the step before. */
+  trayTools?: number
+  /** How well the person knows this work; left out, as most do. */
+  skill?: Skill
+  /** Tools that are done without: every step that uses one takes longer; left out where there is none. */
+  without?: string[]
 }
 
 /** One line of the plan: an operation, or bringing the car up or down. */

@@ -1,5 +1,6 @@
 /** A kind of measure; units convert only within one kind. */
-export type Quantity = 'torque' | 'length' | 'force' | 'mass' | 'volume' | 'pressure' | 'angle' | 'time' | 'temperature'
+export type Quantity =
+  'torque' | 'length' | 'force' | 'mass' | 'volume' | 'pressure' | 'angle' | 'time' | 'temperature' | 'voltage'
 
 interface UnitDefinition {
   quantity: Quantity
@@ -17,7 +18,7 @@ const POUND_FORCE_N = POUND_KG * STANDARD_GRAVITY
 const FOOT_M = 0.3048
 
 /**
- * Every unit Eldrin reads or shows. Base units: N·m, mm, N, kg, ml, bar, degrees, minutes, °C.
+ * Every unit Eldrin reads or shows. Base units: N·m, mm, N, kg, ml, bar, degrees, minutes, °C, V.
  * The inch, pound, foot and standard gravity are exact by definition (NIST SP 811, appendix B).
  */
 const definitions = {
@@ -54,6 +55,7 @@ const definitions = {
   MPa: { quantity: 'pressure', factor: 10, aliases: ['N/mm²'] },
   psi: { quantity: 'pressure', factor: (POUND_FORCE_N / INCH_MM ** 2) * 10, aliases: ['lbf/in²'] },
   ksi: { quantity: 'pressure', factor: (POUND_FORCE_N / INCH_MM ** 2) * 1e4 },
+  V: { quantity: 'voltage', factor: 1, aliases: ['volt'] },
   '°': { quantity: 'angle', factor: 1, aliases: ['deg', 'degree'] },
   rad: { quantity: 'angle', factor: 180 / Math.PI },
   min: { quantity: 'time', factor: 1, aliases: ['minute'] },

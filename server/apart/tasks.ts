@@ -6,6 +6,7 @@ import type { PaperDoc } from '../../core/formats'
 import { reachOf } from '../../core/job'
 import type { Reach } from '../../core/job'
 import type { Pack, Procedure, TermTable } from '../../core/packs'
+import type { Role } from '../../core/people/roles'
 import { OrderError, planJob } from '../../core/sequence'
 import type { PlanRequest } from '../../core/sequence'
 import type { Plan, PlanSetting } from '../../core/sequence/types'
@@ -29,7 +30,7 @@ export interface Tasks {
     fonts: FontFiles
   }) => Promise<Uint8Array>
   'take-job-file': (
-    input: { bytes: Uint8Array; garageId: string; databaseUrl: string },
+    input: { bytes: Uint8Array; garageId: string; role: Role; databaseUrl: string },
     checkedSoFar: () => void,
   ) => Promise<ImportedJob>
 }
@@ -49,13 +50,13 @@ export const tasks: Tasks = {
   },
   reach: ({ procedure, pack }) => reachOf(procedure, pack),
   'paper-pdf': ({ paper, letterhead, size, fonts }) => paperPdf(paper, letterhead, size, fonts),
-  'take-job-file': async ({ bytes, garageId, databaseUrl }, checkedSoFar) => {
+  'take-job-file': async ({ bytes, garageId, role, databaseUrl }, checkedSoFar) => {
     const file = readJobFile(bytes)
     const job = replay(file)
     checkedSoFar()
     const { db, close } = openDatabase(databaseUrl, 1)
     try {
-      return await keepJob(db, garageId, file.people, job)
+      return await keepJob(db, garageId, file.people, job, role)
     } finally {
       await close()
     }

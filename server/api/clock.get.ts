@@ -1,2 +1,2 @@
 /** The server's time, by which two devices keep the same beat. */
-export default defineRoute(() => ({ now: new Date().toISOString() }))
+export default defineRoute('anyone', () => ({ now: new Date().toISOString() }))

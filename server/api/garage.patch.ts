@@ -1,7 +1,7 @@
 import { garageSettings } from '../../contracts/jobs'
 
-export default defineRoute(async event => {
+export default defineRoute('settle', async event => {
   const settings = await readChecked(event, garageSettings)
-  await useStore(sessionGarage()).garage.changeSettings(settings)
+  await useStore(garageOf(event)).garage.changeSettings(settings)
   return settings
 })

@@ -1,12 +1,20 @@
+/** What was written by a transaction that began so long before it ended is looked at again. */
+const OVERLAP_MS = 60_000
+
 /** Says which job of the garage has something new, as it happens. */
-export default defineRoute(async event => {
-  const garageId = sessionGarage()
-  const { jobs } = useStore(garageId)
-  const told = await jobs.heads()
+export default defineRoute('see-jobs', async event => {
+  const { jobs } = useStore(garageOf(event))
+  const told = new Map<string, number>()
+  let looked = await jobs.clock()
+  /** What was missed is found by where the logs end that have grown since somebody looked. */
+  async function missed(): Promise<[string, number][]> {
+    const now = await jobs.clock()
+    const ends = [...(await jobs.headsSince(new Date(looked.getTime() - OVERLAP_MS)))]
+    looked = now
+    return ends
+  }
   return liveStream(event, async (stream, news) => {
-    if (news && news.garageId !== garageId) return
-    // What was missed is found by where each job's log ends.
-    const ends = news ? [[news.jobId, news.seq] as const] : [...(await jobs.heads().catch(() => told))]
+    const ends = news ? [[news.jobId, news.seq] as const] : await missed().catch(() => [])
     for (const [jobId, seq] of ends) {
       if ((told.get(jobId) ?? 0) >= seq) continue
       told.set(jobId, seq)

@@ -7,7 +7,7 @@ interface PgError {
 
 /** Codes of a database that is away, stopping, full or slower than anybody waits, and of a lock that was lost to somebody else. */
 const AWAY =
-  /^(?:08...|53...|57P0[1-5]|57014|25P03|40001|40P01|55P03|ECONN\w+|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH|ENETUNREACH)$/
+  /^(?:08...|53...|57P0[1-5]|57014|25006|25P03|40001|40P01|55P03|ECONN\w+|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH|ENETUNREACH)$/
 /** What the driver says without a code. */
 const AWAY_WORDS =
   /timeout exceeded when trying to connect|Query read timeout|Connection terminated|connection is closed|not queryable|timeout expired|Cannot use a pool after/i

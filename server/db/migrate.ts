@@ -41,5 +41,7 @@ async function giveRights(client: Client): Promise<void> {
     grant insert, update, delete on all tables in schema public to ${APP_ROLE};
     revoke update, delete, truncate on job_event from ${APP_ROLE};
     revoke insert, update, delete on projection from ${APP_ROLE};
+    revoke insert, update, delete on erasure from ${APP_ROLE};
+    grant execute on function erase_customer, jobs_with_words to ${APP_ROLE};
   `)
 }

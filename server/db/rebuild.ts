@@ -44,7 +44,7 @@ export async function rebuildProjections(db: Database): Promise<Rebuilt> {
     const owned = db
       .select({ id: job.id })
       .from(job)
-      .where(and(eq(job.id, table.jobId), eq(job.garageId, table.garageId)))
+      .where(and(eq(job.garageId, table.garageId), eq(job.id, table.jobId)))
     await db.delete(table).where(and(isNotNull(table.jobId), notExists(owned)))
   }
   const differed: Rebuilt['differed'] = []

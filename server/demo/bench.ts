@@ -116,3 +116,132 @@ export const provedPedal: Record<string, SheetValues> = {
     jam: answer('tight'),
   },
 }
+
+/** What a car that tows asks of its clutch, and the way from its foot to the plate. */
+export const towsATrailer: Record<string, SheetValues> = {
+  capacity: {
+    engine: number(235),
+    factor: number(1.2),
+    mass: number(2350),
+    ratio: number(13.9),
+    tyre: number(309),
+    speed: number(1600),
+    load: number(34),
+    starts: number(4),
+  },
+  'pedal-geometry': {
+    linkage: answer('hydraulic'),
+    travel: number(142),
+    ratio: number(5.8),
+    free: number(6),
+    lost: number(4),
+    master: number(19.05),
+    slave: number(20.64),
+    fork: number(1.8),
+    most: number(12),
+  },
+}
+
+const clutch = (clamp: number, fingers: number, iron: number): SheetValues => ({
+  clamp: number(clamp),
+  outer: number(228),
+  inner: number(150),
+  faces: number(2),
+  friction: number(0.31),
+  fingers: number(fingers),
+  lift: number(0.72),
+  iron: number(iron),
+})
+
+/** Clutches that could go in, made up like everything here. */
+export const clutchesToBeHad: { name: string; values: SheetValues }[] = [
+  { name: 'Brindle BK-4471', values: { ...clutch(5200, 3.4, 9), used: answer('new') } },
+  { name: 'Brindle BK-4478 H', values: { ...clutch(7100, 3.4, 10.5), used: answer('new') } },
+  {
+    name: 'The one in the car',
+    values: {
+      ...clutch(5200, 3.4, 9),
+      used: answer('used'),
+      thickness: points(6.6, 6.2, 6.5, 6.7),
+      'thick-new': number(8.6),
+      'thick-least': number(6),
+      heat: answer('blue'),
+    },
+  },
+]
+
+/** Sheets that have to come out well before the work goes on, filled in so. */
+export const goodSheets: Record<string, SheetValues> = {
+  'converter-seat': { drops: points(11, 14, 19), depth: points(22.1, 22.3, 22.2), flexplate: points(19.1, 19) },
+  level: { temperature: number(40), 'in-box': number(8200), overfill: number(250) },
+  'level-hot': { temperature: number(42), 'in-box': number(8200) },
+  'body-face': { gaps: points(0.02, 0.03, 0.02, 0.03, 0.02, 0.02) },
+  pistons: {
+    sensors: points(40, 40, 220, 220),
+    magnets: points(40, 17, 221, 219),
+    edges: points(0.1, 0.7, 0.1, 0),
+    after: points(40, 41, 220, 219),
+  },
+  'equalising-ring': { ring: number(30), tube: number(30), offset: number(4), spring: answer('back') },
+  adjusters: { gaps: points(1.1, 1.42, 1.65), after: points(1.4, 1.42, 1.38) },
+  'two-stages': {
+    free: number(28),
+    drive: number(86),
+    'take-off': number(141),
+    brake: number(150),
+    end: number(156),
+  },
+}
+
+/** The travel of a slave whose clutch is near its end, and the disc that came out: a little more than was told. */
+export const wornByTravel: Record<string, SheetValues> = {
+  'automated-travel': {
+    travel: number(19.6),
+    'taught-new': number(11),
+    open: number(36.4),
+    low: number(8),
+    high: number(24),
+    grows: answer('grows'),
+    'new-disc': number(8.2),
+    least: number(6.6),
+    measured: number(7.5),
+  },
+}
+
+/** Two pistons of the odd gears, one of them turned. */
+export const turnedPiston: Record<string, SheetValues> = {
+  pistons: {
+    sensors: points(40, 40, 220, 220),
+    magnets: points(38, 12, 221, 219),
+    edges: points(0.2, 0.8, 0.1, 0.1),
+  },
+}
+
+/** A tube in its strap, let down a little. */
+export const hungTube: Record<string, SheetValues> = {
+  'tube-drop': {
+    tail: number(1480),
+    room: number(38),
+    drop: number(55),
+    'brace-gap': number(82),
+    rating: number(250),
+  },
+}
+
+/** The halves of a tractor as they stand. */
+export const partedTractor: Record<string, SheetValues> = {
+  'split-halves': {
+    'front-mass': number(880),
+    'front-support': number(1050),
+    'rear-mass': number(1290),
+    'rear-support': number(1540),
+    slope: number(0.2),
+    rating: number(1500),
+    wedges: answer('in'),
+  },
+}
+
+/** A converter that lacks its last drop: the pads stand where the flexplate will be. */
+export const oneDropShort: Record<string, SheetValues> = {
+  'converter-seat': { drops: points(11, 14), depth: points(3.4, 3.2, 3.3), flexplate: points(19.1, 19) },
+}

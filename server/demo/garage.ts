@@ -11,11 +11,13 @@ export const demoGarage = {
   latitude: 52.2,
   longitude: -2.4,
   hours: { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5, 6] },
+  toolsMissing: ['joint-splitter', 'impact-wrench'],
+  toolTerms: { 'joint-splitter': { buy: 38, rentPerDay: 6, fetchMinutes: 30, jobsAYear: 12 } },
 }
 
 export const demoPeople = [
-  { id: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1101', name: 'Maren Oduya-Plast' },
-  { id: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1102', name: 'Tobin Hask' },
+  { id: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1101', name: 'Maren Oduya-Plast', role: 'owner' as const },
+  { id: '0a7cf6f2-3a0b-4c35-8f43-7c1a0a7d1102', name: 'Tobin Hask', role: 'mechanic' as const },
 ]
 
 const fiveSpeed = ['1', '2', '3', '4', '5', 'R']
@@ -93,6 +95,60 @@ export const demoVehicles: VehicleAnswer[] = [
     year: 2013,
     customer: 'Ines Calloway-Brandt',
     gears: sixSpeed,
+  },
+  {
+    id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0009',
+    name: 'Plum Pellworth Ardenne',
+    make: 'Pellworth',
+    model: 'Ardenne 3.0 automatic',
+    year: 2012,
+    customer: 'Tamsin Ollerenshaw-Baptiste',
+    gears: ['1', '2', '3', '4', '5', '6', 'R'],
+  },
+  {
+    id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0010',
+    name: 'Slate Hallux Corviston',
+    make: 'Hallux',
+    model: 'Corviston 2.5 automatic',
+    year: 2010,
+    customer: 'Fenwick and Amara Tiller',
+    gears: ['1', '2', '3', '4', '5', 'R'],
+  },
+  {
+    id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0011',
+    name: 'Amber Hallux Tessary',
+    make: 'Hallux',
+    model: 'Tessary 1.2 without a pedal',
+    year: 2015,
+    customer: 'Marta Quill-Adeyemi',
+    gears: fiveSpeed,
+  },
+  {
+    id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0012',
+    name: 'Black Tavisk Corvane',
+    make: 'Tavisk',
+    model: 'Corvane 1.8 with two clutches',
+    year: 2016,
+    customer: 'Jorund Petravic',
+    gears: ['1', '2', '3', '4', '5', '6', '7', 'R'],
+  },
+  {
+    id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0013',
+    name: 'Yellow Pellworth Ostrel',
+    make: 'Pellworth',
+    model: 'Ostrel coupé, box at the rear axle',
+    year: 2014,
+    customer: 'Leontine Abara-Voss',
+    gears: ['1', '2', '3', '4', '5', '6', '7', 'R'],
+  },
+  {
+    id: '3b0c9a10-7f5e-4a10-8d2b-1c6f6a2e0014',
+    name: 'Threndle 48 tractor',
+    make: 'Threndle',
+    model: '48, two clutches in one cover',
+    year: 1974,
+    customer: 'Upper Pennick Forestry',
+    gears: ['1', '2', '3', '4', 'R'],
   },
 ]
 

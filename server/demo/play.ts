@@ -6,13 +6,16 @@ import {
   boltsOffWith,
   cautionsToRead,
   figureMissing,
+  gearsOf,
   newPartsOf,
+  piecesOf,
   plannedWay,
   reduceJob,
   stepView,
 } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, JobState } from '../../core/job'
-import type { Operation, ReadingSpec } from '../../core/packs'
+import type { BodyWant, Operation, Piece, ReadingSpec } from '../../core/packs'
+import { goodSheets } from './bench'
 
 /** Made-up readings for the demo, by reading id; a choice takes its first answer that is good. */
 const numbers: Record<string, number> = {
@@ -21,10 +24,29 @@ const numbers: Record<string, number> = {
   'oil-in': 1900,
   'disc-thickness': 5.6,
   'rivet-depth': 0.2,
+  'fluid-out': 6100,
+  'converter-took': 1900,
+  'fluid-first': 5200,
+  'axle-out': 1100,
+  'axle-in': 1150,
+  'free-play-was': 31,
+  'rear-out': 31_000,
+  'rear-in': 31_500,
+  supply: 12.6,
+  'travel-now': 13.5,
+  'travel-taught': 11,
+  'travel-open': 30.5,
+  store: 44,
+  'taught-closed': 11.2,
 }
 
 const kitFigures: Record<string, Omit<Figure, 'group'>> = {
   'cover-bolts': { torqueNm: 21, sourceKind: 'kit-sheet', reference: 'Brindle clutch kit BK-4471, fitting sheet' },
+  'body-bolts': {
+    torqueNm: 9,
+    sourceKind: 'vehicle-book',
+    reference: 'Pellworth book, sheet 38-2',
+  },
   'flywheel-bolts': { torqueNm: 64, sourceKind: 'kit-sheet', reference: 'Brindle flywheel BF-118, fitting sheet' },
 }
 
@@ -75,6 +97,13 @@ export class DemoMechanic {
     return this
   }
 
+  /** Lays parts side by side on a sheet. */
+  layBeside(sheetId: string, parts: { name: string; values: SheetValues }[]): this {
+    for (const part of parts)
+      this.write('candidate-read', { sheetId, candidateId: crypto.randomUUID(), ...part, cleared: [] }, 3)
+    return this
+  }
+
   /** Writes down what the bolts of a board are, in the board's order. */
   describeBolts(group: string, list: BoltDetails[]): this {
     for (const [index, details] of list.entries()) {
@@ -110,6 +139,32 @@ export class DemoMechanic {
         arrivesAt: new Date(this.clock).toISOString(),
       })
       this.write('part-came', { orderId })
+    }
+    return this
+  }
+
+  /** Every piece of every body is out, two springs measured: one has set, one is its pocket's. A ball lies there. */
+  piecesOut(): this {
+    for (const body of this.state.procedure!.bodies ?? []) {
+      const bodyId = body.id
+      this.write('pieces-stand', { bodyId, pieceIds: piecesOf(body).map(piece => piece.id), stand: 'out' }, 4)
+      const [first, second] = piecesOf(body).filter(piece => piece.spring)
+      const measured = ({ spring: { paint: _paint, ...facts } = {} }: Piece, shorter: number) => ({
+        ...facts,
+        freeLengthMm: (facts.freeLengthMm ?? 0) - shorter,
+      })
+      this.write('spring-measured', { bodyId, pieceId: first!.id, of: 'old', measures: measured(first!, 2.4) }, 2)
+      this.write('spring-measured', { bodyId, pieceId: second!.id, of: 'old', measures: measured(second!, 0.2) }, 2)
+      this.write(
+        'piece-found',
+        {
+          bodyId,
+          looseId: crypto.randomUUID(),
+          what: 'Small spring in the tray',
+          measures: { wireMm: 0.5, freeLengthMm: 21.6 },
+        },
+        1,
+      )
     }
     return this
   }
@@ -208,7 +263,11 @@ export class DemoMechanic {
   private doActivity({ id: stepId, activity }: Operation): void {
     if (activity?.kind === 'tighten') this.tighten(stepId, activity.group)
     if (activity?.kind === 'gears')
-      for (const gear of this.state.vehicle!.gears) this.write('gear-tried', { stepId, gear, result: 'clean' })
+      for (const gear of gearsOf(this.state, activity)) this.write('gear-tried', { stepId, gear, result: 'clean' })
+    if (activity?.kind === 'judged') this.fillSheets({ [activity.sheet]: goodSheets[activity.sheet]! })
+    if (activity?.kind === 'body') this.standBody(activity.body, activity.wants)
+    if (activity?.kind === 'read') this.write('codes-read', { stepId, codes: [] }, 1)
+    if (activity?.kind === 'teach') this.write('routine-run', { stepId, outcome: 'done', reason: '' }, 1)
     if (activity?.kind === 'bleed') {
       const way = this.openBleeding(stepId)
       for (let count = 0; count < way.perRound; count++) {
@@ -218,6 +277,14 @@ export class DemoMechanic {
       if (way.counts === 'minutes') this.write('rest-started', { stepId }, way.restMinutes)
       this.write('pedal-judged', { stepId, feel: 'firm' })
     }
+  }
+
+  private standBody(bodyId: string, wants: BodyWant): void {
+    const body = this.state.procedure!.bodies!.find(entry => entry.id === bodyId)!
+    const plugIds = body.plugs.map(plug => plug.id)
+    const pieceIds = piecesOf(body).map(piece => piece.id)
+    if (wants === 'pieces-in') this.write('pieces-stand', { bodyId, pieceIds, stand: 'confirmed' }, 2)
+    else this.write('plugs-stand', { bodyId, plugIds, stand: wants === 'plugs-off' ? 'off' : 'tugged' }, 1)
   }
 
   private tighten(stepId: string, group: string): void {

@@ -16,7 +16,21 @@ import {
   demoVehicles,
   demoWrenches,
 } from './garage'
-import { firstRounds, heavyBox, looseTool, provedPedal, softPedal, wornAndWarped } from './bench'
+import {
+  clutchesToBeHad,
+  firstRounds,
+  heavyBox,
+  hungTube,
+  looseTool,
+  oneDropShort,
+  partedTractor,
+  provedPedal,
+  softPedal,
+  towsATrailer,
+  turnedPiston,
+  wornAndWarped,
+  wornByTravel,
+} from './bench'
 import { DemoMechanic } from './play'
 
 const HOUR = 3_600_000
@@ -74,6 +88,8 @@ const jobs: DemoJob[] = [
       mechanic
         .workUntil('flywheel-bolts-out')
         .fillSheets(wornAndWarped)
+        .fillSheets(towsATrailer)
+        .layBeside('capacity', clutchesToBeHad)
         .write('orientation-noted', {
           partId: 'disc',
           side: 'printed side to the flywheel',
@@ -173,6 +189,66 @@ const jobs: DemoJob[] = [
     complaint: { symptoms: ['pedal-soft', 'will-not-select'], text: 'Pedal went to the floor, fluid at the bell.' },
     pumpTest: { result: 'rises', strokes: 17 },
     work: mechanic => mechanic.workUntil('bleed-two').fillSheets(softPedal).bleedRounds('bleed-two', firstRounds),
+  },
+  {
+    vehicle: 8,
+    packId: 'automatic-longitudinal',
+    hoursAgo: 11,
+    options: { lift: 'lift', helper: 'helper' },
+    odometerKm: 152_640,
+    complaint: { symptoms: ['shudders', 'drips'], text: 'Shudders at a steady fifty, fluid on the drive.' },
+    pumpTest: { result: 'not-done', strokes: null },
+    work: mechanic => mechanic.workUntil('seat-measured').fillSheets(oneDropShort),
+  },
+  {
+    vehicle: 9,
+    packId: 'automatic-valve-body',
+    hoursAgo: 6,
+    options: { lift: 'lift' },
+    odometerKm: 118_070,
+    complaint: { symptoms: ['bangs', 'lamp'], text: 'Bangs into second when cold, lamp on since Friday.' },
+    pumpTest: { result: 'not-done', strokes: null },
+    work: mechanic => mechanic.workUntil('springs-measured').piecesOut(),
+  },
+  {
+    vehicle: 10,
+    packId: 'automated-single-clutch',
+    hoursAgo: 8,
+    options: { lift: 'lift' },
+    odometerKm: 97_310,
+    complaint: { symptoms: ['slips'], text: 'Slips uphill, and the lamp came on with it.' },
+    pumpTest: { result: 'not-done', strokes: null },
+    work: mechanic => mechanic.workUntil('compare-parts').fillSheets(wornByTravel),
+  },
+  {
+    vehicle: 11,
+    packId: 'dual-clutch-in-car',
+    hoursAgo: 5,
+    options: { lift: 'lift', helper: 'helper' },
+    odometerKm: 131_460,
+    complaint: { symptoms: ['half-gone'], text: 'Only second, fourth and sixth. Fluid was changed in spring.' },
+    pumpTest: { result: 'not-done', strokes: null },
+    work: mechanic => mechanic.workUntil('pistons-measured').fillSheets(turnedPiston),
+  },
+  {
+    vehicle: 12,
+    packId: 'transaxle-torque-tube',
+    hoursAgo: 7,
+    options: {},
+    odometerKm: 64_220,
+    complaint: { symptoms: ['hums'], text: 'Hums along the tunnel at idle, box quiet.' },
+    pumpTest: { result: 'not-done', strokes: null },
+    work: mechanic => mechanic.workUntil('transaxle-back').fillSheets(hungTube),
+  },
+  {
+    vehicle: 13,
+    packId: 'tractor-two-stage',
+    hoursAgo: 7,
+    options: { helper: 'helper' },
+    odometerKm: 5_870,
+    complaint: { symptoms: ['grates', 'runs-on'], text: 'Grates into first, and the shaft never stops.' },
+    pumpTest: { result: 'not-done', strokes: null },
+    work: mechanic => mechanic.workUntil('springs-in').fillSheets(partedTractor),
   },
 ]
 

@@ -1,13 +1,16 @@
-import { sql } from 'drizzle-orm'
 import type { ImportedJob } from '../../contracts/answers'
 import { importJob, JobFileError } from '../../core/formats'
 import { jobFile } from '../../contracts/job-file'
 import { unstorable } from '../../contracts/storable'
 import type { JobFile } from '../../core/formats'
 import type { JobEvent } from '../../core/job'
+import { permissionOf } from '../../core/rights/may-act'
+import { may, roleWords } from '../../core/people/roles'
+import type { Role } from '../../core/people/roles'
 import { checked } from '../checked'
 import type { Database } from '../db/client'
 import { forGarage } from '../db/for-garage'
+import { inTurn } from '../db/in-turn'
 import type { GarageStore } from '../db/for-garage'
 import { Refused } from '../refused'
 import { record } from './record'
@@ -27,23 +30,20 @@ export function readJobFile(bytes: Uint8Array): JobFile {
 }
 
 /**
- * Takes a job file in, whole or not at all: people and car it needs are added where the garage has them not.
- * A file that is in the log already changes nothing; one that goes on where the log ends adds the rest.
+ * Writes a job that was read and replayed, whole or not at all: people and car it needs are added where the garage has them not. It gets
+ * the next number of this garage, and keeps its own beside it. One that is in the log already changes nothing; one that goes on where the
+ * log ends adds the rest.
+ * @param role of who takes it in
  * @throws Refused with the path in the file of what cannot stand
  */
-export async function takeJobFile(db: Database, garageId: string, file: JobFile): Promise<ImportedJob> {
-  return keepJob(db, garageId, file.people, replay(file))
-}
-
-/** Writes a job that was read and replayed; it gets the next number of this garage, and keeps its own beside it. */
 export async function keepJob(
   db: Database,
   garageId: string,
   people: JobFile['people'],
   { jobId, events: told, state }: ReturnType<typeof replay>,
+  role: Role,
 ): Promise<ImportedJob> {
-  return db.transaction(async tx => {
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${garageId}))`)
+  return inTurn(db, garageId, async tx => {
     const store = forGarage(tx, garageId)
     const held = await store.jobs.hold(jobId)
     const here = held ? await store.jobs.events(jobId) : []
@@ -78,6 +78,7 @@ export async function keepJob(
           reason: 'This id belongs to an event of another job here.',
         },
       ])
+    await wantOwnRights(store, added, role)
     const signed = new Set(added.map(event => event.personId))
     await wantFreeNumbers(store, added)
     await store.garage.addPeople(people.filter(person => signed.has(person.id)))
@@ -98,6 +99,23 @@ export function replay(file: JobFile) {
     if (error instanceof JobFileError) throw new Refused(422, [{ path: error.path, reason: error.reason }])
     throw error
   }
+}
+
+/**
+ * A file says who did what, and nobody stands behind it. What it says of people of this garage is taken from those alone who may do it
+ * themselves; what strangers did elsewhere is their record.
+ * @throws Refused with the path in the file of the first that is not
+ */
+async function wantOwnRights(store: GarageStore, added: JobEvent[], role: Role): Promise<void> {
+  const own = new Set((await store.garage.people()).map(({ id }) => id))
+  const beyond = added.find(({ personId, type }) => own.has(personId) && !may(role, permissionOf(type)))
+  if (!beyond) return
+  throw new Refused(403, [
+    {
+      path: `events[${beyond.seq! - 1}].type`,
+      reason: `This file says of people of this garage what a ${roleWords[role].name.toLowerCase()} cannot take in. The owner can.`,
+    },
+  ])
 }
 
 /** A file may run ahead of this garage's papers by so many numbers; beyond, it would use up what is left. */

@@ -7,6 +7,7 @@ import { garageId, incoming, newJobRequest, personId } from '../../tests/support
 import { reduceJob, summarise } from '../../core/job'
 import { forGarage } from '../db/for-garage'
 import { garage, jobEvent, jobSummary } from '../db/schema'
+import { channelOf, newsOf } from './news'
 import { appendEvents } from './append'
 import { openJob } from './open'
 import type { Refused } from '../refused'
@@ -110,7 +111,7 @@ describe('appendEvents', () => {
       id,
       incoming('trouble-raised', {
         troubleId: crypto.randomUUID(),
-        stepId: null,
+        stepId: 'flywheel-look',
         text: 'None in stock',
         waitsFor: 'Flywheel',
         until: null,
@@ -189,10 +190,10 @@ describe('appendEvents', () => {
     const heard: string[] = []
     const listener = await database.pool.connect()
     listener.on('notification', ({ payload }) => heard.push(payload!))
-    await listener.query('listen job_event')
+    await listener.query(`listen ${channelOf(garageId)}`)
     await post(id, note('heard'))
     await expect.poll(() => heard.length).toBeGreaterThan(0)
-    expect(JSON.parse(heard.at(-1)!)).toEqual({ garageId, jobId: id, seq: (await events(id)).length })
+    expect(newsOf(heard.at(-1)!)).toEqual({ garageId, jobId: id, seq: (await events(id)).length })
     listener.release(true)
   })
 })

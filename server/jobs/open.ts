@@ -1,13 +1,14 @@
-import { sql } from 'drizzle-orm'
 import type { NewJob } from '../../contracts/jobs'
 import { rankCauses } from '../../core/decisions'
 import { FieldError } from '../../core/base/field-error'
 import { openingAsked } from '../../core/job'
 import type { EventPayloads, EventType, JobEvent, Vehicle } from '../../core/job'
-import type { Procedure } from '../../core/packs'
+import { symptomsOf } from '../../core/packs'
+import type { Pack, Procedure } from '../../core/packs'
 import { apart } from '../apart'
 import type { Database } from '../db/client'
 import { forGarage } from '../db/for-garage'
+import { inTurn } from '../db/in-turn'
 import { km } from '../../core/say'
 import type { GarageStore } from '../db/for-garage'
 import { findPack } from '../garage-packs'
@@ -36,14 +37,14 @@ export async function openJob(
   if (opened) return { id: opened.id, number: opened.number }
   const written = await findPack(garage, shelf, request.packId)
   if (!written) throw new Refused(422, [{ path: 'packId', reason: `There is no layout "${request.packId}".` }])
-  if (request.findings) checkFindings(shelf, request.findings)
-  const { schools, hours } = await garage.garage.settings()
+  checkSymptoms(shelf, written, request.complaint.symptoms)
+  if (request.findings) checkFindings(shelf, written, request.findings)
+  const { schools, hours, trayTools } = await garage.garage.settings()
   const pack = await learnedPack(garage, written)
   const procedure = expandOrRefuse(pack, { ...schoolsOf(pack, schools), ...request.options })
-  const { circumstances, clock, ...asked } = openingAsked(procedure, hours ?? null, request)
+  const { circumstances, clock, ...asked } = openingAsked(procedure, { hours: hours ?? null, trayTools }, request)
   const plan = await apart('plan', { procedure, ...asked })
-  return db.transaction(async tx => {
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${garageId}))`)
+  return inTurn(db, garageId, async tx => {
     const store = forGarage(tx, garageId)
     const existing = await store.jobs.find(request.id)
     if (existing) return { id: existing.id, number: existing.number }
@@ -120,11 +121,23 @@ async function knownOfCar(store: GarageStore, vehicleId: string, procedure: Proc
   }
 }
 
+/** @throws Refused on a symptom that such a car has not */
+function checkSymptoms(shelf: PackShelf, pack: Pack, symptoms: string[]): void {
+  const known = new Set((pack.symptoms ?? symptomsOf(shelf.causes)).map(symptom => symptom.id))
+  const index = symptoms.findIndex(id => !known.has(id))
+  if (index >= 0)
+    throw new Refused(422, [
+      { path: `complaint.symptoms[${index}]`, reason: `Nobody says "${symptoms[index]}" of such a car.` },
+    ])
+}
+
 /** @throws Refused on a table, a test or an outcome that is none */
-function checkFindings(shelf: PackShelf, findings: NonNullable<NewJob['findings']>): void {
-  const table = shelf.causes.find(entry => entry.id === findings.tableId)
+function checkFindings(shelf: PackShelf, pack: Pack, findings: NonNullable<NewJob['findings']>): void {
+  const table = shelf.causes.find(entry => entry.id === findings.tableId && (pack.causes?.includes(entry.id) ?? true))
   if (!table)
-    throw new Refused(422, [{ path: 'findings.tableId', reason: `There is no table of causes "${findings.tableId}".` }])
+    throw new Refused(422, [
+      { path: 'findings.tableId', reason: `Of such a car there is no table of causes "${findings.tableId}".` },
+    ])
   try {
     rankCauses(findings.outcomes, table)
   } catch (error) {

@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm'
 import type { Executor } from '../db/client'
 import { forGarage } from '../db/for-garage'
+import { channelOf, newsText } from '../jobs/news'
 import { project } from '../projections'
+import { posted } from '../seen/measures'
 import type { Told } from './told'
 
 /**
@@ -14,7 +16,8 @@ export async function record(tx: Executor, garageId: string, before: Told | null
   const store = forGarage(tx, garageId)
   await store.jobs.append(added)
   await project(store, before, after)
+  posted.inc(added.length)
   await tx.execute(
-    sql`select pg_notify('job_event', ${JSON.stringify({ garageId, jobId: after.state.jobId, seq: after.state.lastSeq })})`,
+    sql`select pg_notify(${channelOf(garageId)}, ${newsText({ garageId, jobId: after.state.jobId!, seq: after.state.lastSeq })})`,
   )
 }

@@ -4,6 +4,7 @@ import { admit, setRightNow, switchAsked } from '../../core/job'
 import type { EventPayloads, JobEvent } from '../../core/job'
 import { apart } from '../apart'
 import type { Database } from '../db/client'
+import { inGarage } from '../db/eyes'
 import { forGarage } from '../db/for-garage'
 import type { GarageStore } from '../db/for-garage'
 import { findPack } from '../garage-packs'
@@ -41,7 +42,7 @@ export async function switchJobOptions(
   /** Holds the job and writes what was planned, or plans then; `null` where the log has grown since it was planned. */
   const write = (planned: { before: Told; payload: EventPayloads['options-switched'] } | null) =>
     takenOnce(() =>
-      db.transaction(async (tx): Promise<PostedEvents | null> => {
+      inGarage(db, garageId, async (tx): Promise<PostedEvents | null> => {
         const store = forGarage(tx, garageId)
         await store.jobs.hold(jobId)
         const before = tell(await store.jobs.events(jobId))

@@ -2,6 +2,7 @@ import { defineEventHandler, getQuery, setResponseHeader } from 'h3'
 import type { H3Event } from 'h3'
 import { CONTRACT, CONTRACT_HEADER, NOT_UNDERSTOOD, understands } from '../../contracts/version'
 import { Refused } from '../refused'
+import { customersHost, isForCustomers } from '../shared/customers-host'
 import { answerTo } from '../utils/route'
 
 /** The names this machine has for itself; what else Eldrin is reached by stands in `ELDRIN_HOSTS`, with commas between. */
@@ -31,6 +32,10 @@ export default defineEventHandler(event => {
 /** Another name that leads here may belong to somebody else's page, which would then read what is kept here. */
 function wantOwnHost(event: H3Event): void {
   const name = (event.node.req.headers.host ?? '').toLowerCase().replace(/:\d+$/, '')
+  if (name === customersHost()) {
+    if (isForCustomers(event.path)) return
+    throw new Refused(404, [{ path: 'address', reason: 'There is nothing here.' }])
+  }
   if (!hosts.has(name))
     throw new Refused(421, [
       {

@@ -1,4 +1,3 @@
-import { sql } from 'drizzle-orm'
 import type { NewPaper } from '../../contracts/papers'
 import { admit } from '../../core/job'
 import type { IssuedPaper, JobEvent } from '../../core/job'
@@ -6,6 +5,7 @@ import { dayText } from '../../core/formats'
 import type { PaperDoc } from '../../core/formats'
 import type { Database } from '../db/client'
 import { forGarage } from '../db/for-garage'
+import { inTurn } from '../db/in-turn'
 import { record } from '../jobs/record'
 import { tell } from '../jobs/told'
 import type { PackShelf } from '../load-packs'
@@ -27,8 +27,7 @@ export async function issuePaper(
   // Worked out before anybody waits for the garage's next number.
   const seen = tell(await forGarage(db, garageId).jobs.events(jobId))
   const reach = await reachFor(forGarage(db, garageId), shelf, seen.state, request.kind)
-  return db.transaction(async tx => {
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${garageId}))`)
+  return inTurn(db, garageId, async tx => {
     const store = forGarage(tx, garageId)
     if (!(await store.jobs.hold(jobId))) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
     const told = tell(await store.jobs.events(jobId))

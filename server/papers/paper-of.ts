@@ -3,7 +3,7 @@ import type { PaperDoc, PaperKind } from '../../core/formats'
 import { issuedKinds, observedMinutes, reduceJob } from '../../core/job'
 import type { JobEvent, JobState, Reach } from '../../core/job'
 import type { TermTable } from '../../core/packs'
-import { sourceWords, symptomWords } from '../../contracts/words'
+import { sourceWords } from '../../contracts/words'
 import { apart } from '../apart'
 import type { GarageStore } from '../db/for-garage'
 import { findPack } from '../garage-packs'
@@ -49,7 +49,8 @@ export async function writePaper(
 ): Promise<PaperDoc & { number: number }> {
   if (!state.procedure) throw new Refused(409, [{ path: 'id', reason: 'The job has no plan yet.' }])
   const settings = await store.garage.settings()
-  const { timeZone, currency, labourPerHour, taxPercent, partsMarginPercent, callOut } = settings
+  const { timeZone, currency, labourPerHour, taxPercent, partsMarginPercent, callOut, priceShare, laterPercent } =
+    settings
   const paper = jobPaper(
     kind,
     state,
@@ -58,9 +59,8 @@ export async function writePaper(
       currency,
       timeZone,
       people: await store.garage.people(),
-      symptoms: symptomWords,
       sources: sourceWords,
-      rates: { labourPerHour, taxPercent, partsMarginPercent, callOut },
+      rates: { labourPerHour, taxPercent, partsMarginPercent, callOut, priceShare, laterPercent },
       observed: observedMinutes(log, state),
       reach,
     }),

@@ -2,10 +2,13 @@ import { warmUp } from '../apart'
 import { schemaFault, schemaWords } from '../db/own-schema'
 import { PackFileError } from '../load-packs'
 import { useShelf } from '../utils/shelf'
+import { isDemo } from '../who/asker'
 
 /** A server that cannot read its packs, or whose records are not as it knows them, does not start. */
 export default defineNitroPlugin(() => {
   if (import.meta.prerender) return
+  if (isDemo() && process.env.ELDRIN_PRODUCTION === '1')
+    refuseToStart('The demo lets everybody in; a garage’s own server does not know it. Take ELDRIN_DEMO away.')
   try {
     useShelf()
   } catch (error) {

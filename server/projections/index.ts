@@ -11,7 +11,7 @@ import { fasteners, figures } from './vehicle'
 import { words } from './words'
 
 /** Counts up with every change of what is written here, so that a newer Eldrin writes all of it anew. */
-export const PROJECTION_VERSION = 2
+export const PROJECTION_VERSION = 6
 
 /** Every table that follows from the logs. */
 export const projections: Projection<never>[] = [

@@ -1,6 +1,7 @@
 import type { Findings } from '../../core/decisions'
 import { observedMinutes, UNFORESEEN } from '../../core/job'
 import type { ThreePoint } from '../../core/packs'
+import { minutesByTheBook } from '../../core/sequence'
 import type { Projection } from './projection'
 
 export interface LearnedCause {
@@ -33,7 +34,7 @@ export interface WorkedMinutes {
   doneAt: string
 }
 
-/** Minutes that were worked, once a job is handed over. */
+/** Minutes that were worked, as under the circumstances that a layout counts with, once a job is handed over. */
 export const minutes: Projection<WorkedMinutes[]> = {
   name: 'minutes that were worked',
   of: ({ log, state }) => {
@@ -45,7 +46,7 @@ export const minutes: Projection<WorkedMinutes[]> = {
       .map(({ operationId, minutes: worked, troubled, by }): WorkedMinutes => ({
         operationId,
         prior: operations.get(operationId)!.learned?.from ?? operations.get(operationId)!.minutes,
-        minutes: worked,
+        minutes: minutesByTheBook(state.procedure!, operations.get(operationId)!, state.plan?.setting ?? {}, worked),
         troubled,
         byTimer: by === 'timer',
         doneAt: new Date(state.done[operationId]!.at).toISOString(),

@@ -1,11 +1,10 @@
-import { symptomWords } from '../../contracts/words'
 import { jobWords } from '../../core/job'
 import type { Projection } from './projection'
 
-/** The words that a job is found by. */
-export const words: Projection<string | null> = {
+/** The words that a job is found by, and its number. */
+export const words: Projection<{ words: string; number: number } | null> = {
   name: 'the words it is found by',
-  of: ({ state }) => jobWords(state, id => symptomWords[id] ?? id),
+  of: ({ state }) => ({ words: jobWords(state), number: state.number }),
   read: (store, jobId) => store.words.of(jobId),
-  write: (store, jobId, text) => store.words.keep(jobId, text!),
+  write: (store, jobId, row) => store.words.keep(jobId, row!),
 }

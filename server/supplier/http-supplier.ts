@@ -11,7 +11,11 @@ export function httpSupplier(base: string): PartsSupplier {
   async function ask<T>(schema: ZodType<T>, path: string, body?: object): Promise<T> {
     let response: Response
     try {
-      response = await fetch(new URL(path, base), {
+      // Nobody but who was named at the start is asked: not what a path makes of the address, nor where an answer sends one.
+      const address = new URL(path, base)
+      if (address.origin !== new URL(base).origin) throw new TypeError(`${address.origin} is not the supplier.`)
+      response = await fetch(address, {
+        redirect: 'error',
         signal: AbortSignal.timeout(PATIENCE_MS),
         ...(body
           ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }

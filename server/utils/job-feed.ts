@@ -1,14 +1,11 @@
 import { setTimeout as pausing } from 'node:timers/promises'
 import { connectionTo, CutWhenSilent } from '../db/client'
-
-/** That a job has new events. */
-export interface JobNews {
-  garageId: string
-  jobId: string
-  seq: number
-}
+import { directUrl, writableUrl } from '../db/hosts'
+import { channelOf, newsOf } from '../jobs/news'
+import type { JobNews } from '../jobs/news'
 
 export interface FeedListener {
+  garageId: string
   news: (news: JobNews) => void
   /** Something may have been missed: the line was taken up again, or it is time to look anyway. */
   missed: () => void
@@ -21,27 +18,49 @@ const LOOK_MS = 30_000
 const FIRST_PAUSE_MS = 100
 const LONGEST_PAUSE_MS = 2_000
 
-const listeners = new Set<FeedListener>()
+/** Channel → who listens to it. */
+const listeners = new Map<string, Set<FeedListener>>()
+let line: CutWhenSilent | undefined
 let stopped: AbortController | undefined
 
 /**
- * Calls back whenever any process adds events to a job. One connection listens for the whole process; when it is lost,
- * another takes its place and everybody is told that something may have been missed. Nothing else is kept in memory.
+ * Calls back whenever any process adds events to a job of a garage. One connection listens for the whole process, to the channels of
+ * those garages alone that somebody looks at; when it is lost, another takes its place and everybody is told that something may have
+ * been missed. Nothing else is kept in memory.
  * @returns a function that ends it
  */
 export function onJobNews(listener: FeedListener): () => void {
-  listeners.add(listener)
+  const channel = channelOf(listener.garageId)
+  const there = listeners.get(channel) ?? new Set()
+  listeners.set(channel, there.add(listener))
+  if (there.size === 1) void tellLine(`listen ${channel}`).catch(() => {})
   if (!stopped) {
     stopped = new AbortController()
-    void keepListening(process.env.DATABASE_URL!, stopped.signal)
+    void keepListening(directUrl(), stopped.signal)
   }
-  return () => listeners.delete(listener)
+  return () => {
+    there.delete(listener)
+    if (there.size > 0 || listeners.get(channel) !== there) return
+    listeners.delete(channel)
+    void tellLine(`unlisten ${channel}`).catch(() => {})
+  }
 }
 
 /** Ends listening, for a process that stops. */
 export function stopJobNews(): void {
   stopped?.abort()
   listeners.clear()
+}
+
+/** What is said to the line goes one after the other. */
+let saying: Promise<unknown> = Promise.resolve()
+
+/** Says something to the line. One that is not there yet hears of it when it comes. */
+function tellLine(said: string): Promise<unknown> {
+  const asked = saying.then(() => line?.query(said))
+  // One that breaks over it is replaced, and the next one is told all.
+  saying = asked.catch(() => {})
+  return asked
 }
 
 async function keepListening(url: string, signal: AbortSignal): Promise<void> {
@@ -57,31 +76,35 @@ async function keepListening(url: string, signal: AbortSignal): Promise<void> {
 
 /** Listens as long as the line holds. @returns whether it held at all */
 async function listen(url: string, signal: AbortSignal): Promise<boolean> {
-  const client = new CutWhenSilent(connectionTo(url))
-  const gone = new Promise<void>(resolve => {
-    client.on('error', () => resolve())
-    client.on('end', () => resolve())
-    signal.addEventListener('abort', () => resolve(), { once: true })
-  })
+  let client: CutWhenSilent | undefined
   let held = false
   try {
-    await client.connect()
-    client.on('notification', ({ payload }) => {
-      const news = JSON.parse(payload!) as JobNews
-      for (const each of listeners) each.news(news)
+    const own = (client = new CutWhenSilent(connectionTo(await writableUrl(url))))
+    const gone = new Promise<void>(resolve => {
+      own.on('error', () => resolve())
+      own.on('end', () => resolve())
+      signal.addEventListener('abort', () => resolve(), { once: true })
     })
-    await client.query('listen job_event')
+    await own.connect()
+    own.on('notification', ({ payload }) => {
+      const news = newsOf(payload!)
+      for (const each of listeners.get(channelOf(news.garageId)) ?? [])
+        if (each.garageId === news.garageId) each.news(news)
+    })
+    line = own
+    await tellLine([...listeners.keys()].map(channel => `listen ${channel}`).join('; ') || 'select 1')
     held = true
     everybodyLooks()
     while (!signal.aborted && (await Promise.race([gone.then(() => false), pausing(PULSE_MS, true, { signal })])))
-      await client.query('select 1')
+      await tellLine('select 1')
   } catch {
     // The next line is tried by who called.
   }
-  void client.end().catch(() => {})
+  line = undefined
+  void client?.end().catch(() => {})
   return held
 }
 
 function everybodyLooks(): void {
-  for (const each of listeners) each.missed()
+  for (const there of listeners.values()) for (const each of there) each.missed()
 }

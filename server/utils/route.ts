@@ -2,19 +2,28 @@ import { createError, defineEventHandler, getRouterParam, setHeader } from 'h3'
 import type { EventHandlerRequest, H3Event } from 'h3'
 import { z } from 'zod'
 import type { ZodType } from 'zod'
+import type { Permission } from '../../core/people/roles'
 import { uuid } from '../../contracts/common'
 import { unstorable } from '../../contracts/storable'
 import { checked } from '../checked'
 import { refusalOf, RETRY_AFTER_SECONDS } from '../db/db-errors'
 import { Refused } from '../refused'
+import { askerOf, letIn, wantOwnHand } from '../who/asker'
 import { largest, readBytes } from './body'
 
 const idOnly = z.object({ id: uuid })
 
-/** A route whose refusals reach the caller as 4xx, or as 503 where asking again may help, with path and reason. */
-export function defineRoute<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
+/** What a route wants of who asks: a permission, that they are signed in, or nothing. */
+export type Wanted = Permission | 'signed-in' | 'anyone'
+
+/**
+ * A route that only those come to who may; its refusals reach the caller as 4xx, or as 503 where asking again may help,
+ * with path and reason.
+ */
+export function defineRoute<T>(wanted: Wanted, handler: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
   return defineEventHandler(async event => {
     try {
+      if (wanted !== 'anyone') letIn(await askerOf(event), wanted)
       return await handler(event)
     } catch (error) {
       throw answerTo(event, error)
@@ -35,8 +44,16 @@ export function answerTo(event: H3Event, error: unknown): unknown {
   })
 }
 
-/** The body of a request, cut off while it streams when it is too large, and checked. */
-export async function readChecked<T>(event: H3Event, schema: ZodType<T>, most: number = largest.act): Promise<T> {
+/**
+ * The body of a request, cut off while it streams when it is too large, and checked.
+ * @param whose what it says of a person is who acts, and has to be somebody of this device; or it speaks of anybody
+ */
+export async function readChecked<T>(
+  event: H3Event,
+  schema: ZodType<T>,
+  most: number = largest.act,
+  whose: 'own' | 'anybody' = 'own',
+): Promise<T> {
   const bytes = await readBytes(event, most)
   let body: unknown
   try {
@@ -46,6 +63,7 @@ export async function readChecked<T>(event: H3Event, schema: ZodType<T>, most: n
   }
   const unheld = unstorable(body)
   if (unheld) throw new Refused(422, [unheld])
+  if (whose === 'own') wantOwnHand(event, body)
   return checked(body, schema)
 }
 

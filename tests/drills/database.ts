@@ -1,6 +1,6 @@
 import { setMaxListeners } from 'node:events'
 import { forGarage } from '../../server/db/for-garage'
-import { startApp } from '../support/app'
+import { asShipped, startApp } from '../support/app'
 import type { TestDatabase } from '../support/database'
 import { lineTo } from '../support/line'
 import type { Line } from '../support/line'
@@ -48,7 +48,7 @@ export async function databaseDrill(
   { fault, awayMs, away, devices = 6, streams = 8, afterMs = 10_000 }: DrillOptions,
 ): Promise<DatabaseDrill> {
   const line = await lineTo(database.url)
-  const app = await startApp(line.url)
+  const app = await startApp(line.url, undefined, asShipped)
   const tally: Tally = { acknowledged: new Map(), asked: [] }
   const stop = new AbortController()
   const hangUp = new AbortController()

@@ -6,19 +6,32 @@ export interface Tally {
   asked: { at: number; good: boolean; tookMs: number }[]
 }
 
+/** Who a device signs as, and what it brings along. */
+export interface As {
+  personId: string
+  deviceId?: string
+  headers: Record<string, string>
+}
+/** The demo lets everybody in. */
+const anybody: As = { personId, headers: {} }
+
 const PATIENCE_MS = 12_000
 const PREPARING_MS = 120_000
 
 /** Opens jobs to post to. */
-export async function openJobs(base: string, count: number): Promise<string[]> {
+export async function openJobs(base: string, count: number, as: As = anybody): Promise<string[]> {
   const ids: string[] = []
   for (let index = 0; index < count; index++) {
-    const request = newJobRequest({ odometerKm: null })
+    const request = newJobRequest({
+      odometerKm: null,
+      personId: as.personId,
+      ...(as.deviceId ? { deviceId: as.deviceId } : {}),
+    })
     // Nothing is measured yet: a machine that is busy with other things plans for as long as it has to.
-    let answer = await post(base, '/api/jobs', request, PREPARING_MS)
+    let answer = await post(base, '/api/jobs', request, PREPARING_MS, as)
     for (let again = 0; answer?.status === 503 && again < 20; again++) {
       await pause(1000)
-      answer = await post(base, '/api/jobs', request, PREPARING_MS)
+      answer = await post(base, '/api/jobs', request, PREPARING_MS, as)
     }
     if (!answer?.ok) throw new Error(`no job could be opened: ${answer?.status}`)
     ids.push(request.id)
@@ -26,10 +39,16 @@ export async function openJobs(base: string, count: number): Promise<string[]> {
   return ids
 }
 
-async function post(base: string, path: string, body: unknown, patienceMs = PATIENCE_MS): Promise<Response | null> {
+async function post(
+  base: string,
+  path: string,
+  body: unknown,
+  patienceMs = PATIENCE_MS,
+  as: As = anybody,
+): Promise<Response | null> {
   return fetch(base + path, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', ...as.headers },
     body: JSON.stringify(body),
     signal: AbortSignal.timeout(patienceMs),
   }).catch(() => null)
@@ -45,23 +64,30 @@ export async function device(
   tally: Tally,
   signal: AbortSignal,
   pauseMs: number,
+  as: As = anybody,
 ): Promise<void> {
   for (let count = 0; !signal.aborted; count++) {
     const id = crypto.randomUUID()
     const note = {
       id,
-      deviceId: 'drill',
+      deviceId: as.deviceId ?? 'drill',
       deviceTime: new Date().toISOString(),
-      personId,
+      personId: as.personId,
       type: 'note-added',
       payload: { stepId: null, text: `note ${count}` },
     }
     for (let given = false; !given;) {
       const at = Date.now()
-      const answer = await post(baseOf(), `/api/jobs/${jobId}/events`, {
-        events: [note],
-        sentAt: new Date().toISOString(),
-      })
+      const answer = await post(
+        baseOf(),
+        `/api/jobs/${jobId}/events`,
+        {
+          events: [note],
+          sentAt: new Date().toISOString(),
+        },
+        PATIENCE_MS,
+        as,
+      )
       const good = answer?.ok === true
       tally.asked.push({ at, good, tookMs: Date.now() - at })
       if (
@@ -76,7 +102,10 @@ export async function device(
     }
     if (count % 3 === 0) {
       const at = Date.now()
-      const answer = await fetch(`${baseOf()}/api/jobs`, { signal: AbortSignal.timeout(PATIENCE_MS) }).then(
+      const answer = await fetch(`${baseOf()}/api/jobs`, {
+        headers: as.headers,
+        signal: AbortSignal.timeout(PATIENCE_MS),
+      }).then(
         async response => (await response.text()) !== '' && response.ok,
         () => false,
       )
@@ -92,6 +121,7 @@ export async function follower(
   jobId: string,
   heard: Set<string>,
   signal: AbortSignal,
+  as: As = anybody,
 ): Promise<void> {
   let last = 0
   while (!signal.aborted) {
@@ -99,7 +129,10 @@ export async function follower(
     const hangUp = () => line.abort()
     signal.addEventListener('abort', hangUp)
     try {
-      const response = await fetch(`${baseOf()}/api/jobs/${jobId}/stream?after=${last}`, { signal: line.signal })
+      const response = await fetch(`${baseOf()}/api/jobs/${jobId}/stream?after=${last}`, {
+        headers: as.headers,
+        signal: line.signal,
+      })
       let left = ''
       const text = new TextDecoder()
       for await (const chunk of response.body! as unknown as AsyncIterable<Uint8Array>) {

@@ -12,6 +12,7 @@ import { garageId, incoming, newJobRequest, personId } from '../support/requests
 import { sampleOf, withText } from '../support/sample'
 import { coverAndPart } from '../support/small-pack'
 import { openJobs } from './devices'
+import { everyRole } from './roles'
 
 export interface FuzzReport {
   requests: number
@@ -113,7 +114,7 @@ const BOMBS = [
   `${'k: v\n'.repeat(400)}`,
 ]
 
-/** Sends requests to every route, most of them wrong, and looks at what they leave behind. */
+/** Sends requests to every route, as every role and as nobody, most of them wrong, and looks at what they leave behind. */
 export async function fuzz(
   app: RunningApp,
   database: TestDatabase,
@@ -126,11 +127,12 @@ export async function fuzz(
 ): Promise<FuzzReport> {
   const random = seededRandom(seed)
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
-  const jobs = await openJobs(app.base, 3)
-  const vehicles = ((await (await fetch(`${app.base}/api/vehicles`)).json()) as { id: string }[]).map(
-    vehicle => vehicle.id,
-  )
-  const file = (await (await fetch(`${app.base}/api/jobs/${jobs[0]}/file`)).json()) as object
+  const people = await everyRole(database)
+  const own = people.owner()
+  const jobs = await openJobs(app.base, 3, own)
+  const get = async (path: string) => (await fetch(app.base + path, { headers: own.headers })).json()
+  const vehicles = ((await get('/api/vehicles')) as { id: string }[]).map(vehicle => vehicle.id)
+  const file = (await get(`/api/jobs/${jobs[0]}/file`)) as object
   const routes = allRoutes()
   const yaml = writePack(coverAndPart())
   const types = Object.keys(payloads) as (keyof typeof payloads)[]
@@ -245,14 +247,17 @@ export async function fuzz(
   async function one(): Promise<void> {
     const route = pick(routes)
     if (route.path === '/api/jobs/[id]/papers/[kind]' && random() < 0.7) return one()
+    const as = await people.next(pick)
     const address = addressOf(route)
     const body = bodyOf(route)
-    const text =
+    const written =
       body === undefined
         ? undefined
         : random() < 0.03
           ? pick(['', '{', 'null', '[[[[', '"\\ud800"', 'x'.repeat(400_000)])
           : JSON.stringify(body)
+    // What is signed is signed by who asks.
+    const text = as ? written?.replaceAll(`"${personId}"`, `"${as.personId}"`) : written
     const abort = new AbortController()
     const timer = setTimeout(() => abort.abort(), route.path.endsWith('stream') ? 60 : 30_000)
     try {
@@ -261,9 +266,10 @@ export async function fuzz(
       const response = await fetch(app.base + address, {
         method: route.method,
         ...(text === undefined ? {} : { body: text }),
-        headers,
+        headers: { ...headers, ...as?.headers },
         signal: abort.signal,
       })
+      if (response.status === 401 && as) await people.gone(as)
       report.byStatus[response.status] = (report.byStatus[response.status] ?? 0) + 1
       if (response.status >= 500) {
         report.broken++

@@ -4,7 +4,11 @@ import { fileURLToPath } from 'node:url'
 const page = fileURLToPath(new URL('../../docs/reliability.md', import.meta.url))
 
 /** Prints a table of a drill, and puts it with its date in the place of the last one on the page of such proofs. */
-export function keepTable(name: 'kill' | 'database' | 'offline', head: string[], rows: (string | number)[][]): void {
+export function keepTable(
+  name: 'kill' | 'database' | 'offline' | 'standby' | 'restore' | 'rolling' | 'streams',
+  head: string[],
+  rows: (string | number)[][],
+): void {
   const line = (cells: (string | number)[]) => `| ${cells.join(' | ')} |`
   const table = [line(head), line(head.map(() => '---')), ...rows.map(line)].join('\n')
   console.log(table)

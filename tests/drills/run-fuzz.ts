@@ -8,7 +8,7 @@ const seed = Number(process.env.ELDRIN_FUZZ_SEED ?? Date.now() % 1_000_000)
 const LEVEL_MB = 120
 const DELAY_MS = 200
 
-const { app, database, end } = await startAppWithSupplier({ env: { ELDRIN_CHECK_SECONDS: '2' } })
+const { app, database, end } = await startAppWithSupplier({ env: { ELDRIN_CHECK_SECONDS: '2', ELDRIN_DEMO: '' } })
 try {
   const report = await fuzz(app, database, { requests, seed })
   console.log(`seed ${seed}: ${report.requests} requests; answers ${JSON.stringify(report.byStatus)}`)

@@ -139,6 +139,51 @@ test('bad readings are kept as entered, marked with the reason, and left out', a
   await expect(page.getByLabel('Thickness when new')).toHaveValue('0.33')
 })
 
+test('clutches side by side: each with its own figures, the one that fits is advised and chosen, and undo takes it back', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await jobUpTo(stage, 'flywheel-look')
+  await bench(page, stage, jobId, 'sheet=capacity')
+  const fill = async (fields: Record<string, string>) => {
+    for (const [label, text] of Object.entries(fields)) {
+      await page.getByLabel(label, { exact: true }).fill(text)
+      await page.getByLabel(label, { exact: true }).press('Tab')
+    }
+  }
+  await fill({
+    'Engine torque, N·m': '180',
+    'Car with load, kg': '1500',
+    'First gear times final drive': '14',
+    'Tire radius, mm': '310',
+  })
+  await page.getByRole('link', { name: 'Clutches side by side' }).click()
+  await page.getByRole('button', { name: 'Lay it here' }).click()
+  await expect(page.getByRole('alert')).toContainText('What is the clutch called?')
+  const lay = async (name: string, clamp: string) => {
+    await page.getByLabel('Another clutch').fill(name)
+    await page.getByRole('button', { name: 'Lay it here' }).click()
+    await fill({ 'Clamp load, N': clamp, 'Lining outside, mm': '228', 'Lining inside, mm': '150' })
+  }
+  await lay('Weak one', '2800')
+  await lay('Plain one', '5000')
+  await expect(page.getByTestId('because')).toContainText(/Plain one: .*Not Weak one: .*slips/s)
+  const table = page.getByRole('region', { name: 'Figures side by side' })
+  await expect(table.getByRole('row', { name: /carries, run in/i })).toContainText('283.5 N·m')
+  await page.getByRole('button', { name: 'Choose: Plain one' }).click()
+  await expect(page.getByTestId('chosen')).toContainText('Plain one')
+  await settled(page)
+  const state = await stage.state(jobId)
+  expect(state.sheets['capacity']!.values).toMatchObject({
+    clamp: { entry: { value: 5000 } },
+    engine: { entry: { value: 180 } },
+  })
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByTestId('chosen')).toBeHidden()
+  await settled(page)
+  expect((await stage.state(jobId)).sheets['capacity']!.values['clamp']).toBeUndefined()
+})
+
 test('while it is open: sure or not, the advice turns; an offer is taken, a part put into the plan', async ({
   page,
   stage,
@@ -152,6 +197,19 @@ test('while it is open: sure or not, the advice turns; an offer is taken, a part
   await expect(seal).toContainText('Leave')
   await slider.fill('60')
   await expect(seal).toContainText('Renew')
+  await seal.getByRole('button', { name: 'Crank seal' }).click()
+  const fails = page.getByLabel('New ones that fail as early, of 100')
+  await fails.fill('250')
+  await fails.press('Tab')
+  await expect(page.getByRole('alert').filter({ hasText: '100 at most.' })).toBeVisible()
+  await fails.fill('60')
+  await fails.press('Tab')
+  await expect(seal).toContainText('Leave')
+  await fails.fill('2')
+  await fails.press('Tab')
+  await expect(seal).toContainText('Renew')
+  await expect(page.getByText(/What is paid later counts \d+\s%/)).toBeVisible()
+  await seal.getByRole('button', { name: 'Crank seal' }).click()
   await expect(page.getByTestId('offer-sensible')).toContainText('Crank seal')
   await page.getByRole('button', { name: 'The customer takes Sensible' }).click()
   await expect(seal).toContainText('In the plan')
@@ -172,7 +230,7 @@ test('a seal with its carrier, decided in the middle of the bench, moves the fin
   const left = async () => {
     await settled(page)
     const state = await stage.state(jobId)
-    await expect(page.getByText(`${minutesText(minutesLeft(state))} left, done about`)).toBeVisible()
+    await expect(page.getByText(`${minutesText(minutesLeft(state))} left, about`)).toBeVisible()
     return { state, minutes: minutesLeft(state) }
   }
   const before = await left()

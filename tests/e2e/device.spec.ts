@@ -97,7 +97,7 @@ test('what only the server can do waits in a list that can be seen, and is done 
   await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible()
   await away(context)
   await page.getByRole('button', { name: 'Make a link' }).click()
-  await expect(page.getByText('The link is made as soon as there is signal.')).toBeVisible()
+  await expect(page.getByText('It leads there as soon as there is signal.')).toBeVisible()
   await page.getByTestId('sent-mark').click()
   await expect(page.getByTestId('errand')).toContainText('Make the customer’s link')
   await page.goto(`${stage.app.base}/`)

@@ -2,7 +2,8 @@ import { expect } from '@playwright/test'
 import { demoPeople } from '../../server/demo/garage'
 import { DemoMechanic } from '../../server/demo/play'
 import { appendEvents } from '../../server/jobs/append'
-import { garageId } from '../support/requests'
+import type { IncomingEvent } from '../../server/jobs/append'
+import { garageId, incoming, personId } from '../support/requests'
 import { atWork, away, back, note, title } from './away'
 import { settled, test, view } from './fixture'
 import { doStep } from './mechanic'
@@ -97,4 +98,22 @@ test('the office calls the job off over thirty acts done without signal: all thi
   await settled(page)
   expect(Object.keys((await stage.state(jobId)).done)).toHaveLength(15)
   await context.close()
+})
+
+test('what somebody did before they left is told apart from the rest, and counts', async ({ page, stage }) => {
+  const jobId = await stage.openJob()
+  const note = incoming('note-added', { stepId: null, text: 'Done on the last day' })
+  await appendEvents(
+    stage.database.db,
+    garageId,
+    jobId,
+    [note as IncomingEvent],
+    undefined,
+    new Map([[personId, new Date()]]),
+  )
+  await view(page, stage, jobId, 'work')
+  await page.getByTestId('sent-mark').click()
+  await page.getByTestId('late').click()
+  await expect(page.getByTestId('late-acts').getByRole('listitem')).toContainText(`Note, ${demoPeople[0]!.name}`)
+  await expect(page.getByTestId('late-acts').getByRole('listitem')).toHaveCount(1)
 })

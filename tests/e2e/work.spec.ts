@@ -158,8 +158,7 @@ test('a dialog opens in its field, says inside what it refuses, goes with the br
   await page.getByRole('button', { name: /out and good$/ }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText('3 of 3')).toBeVisible()
-  await page.waitForTimeout(300)
-  expect(await page.evaluate(() => document.activeElement?.tagName)).not.toBe('BODY')
+  await expect.poll(() => page.evaluate(() => document.activeElement?.tagName)).not.toBe('BODY')
 })
 
 test('words and units follow the garage', async ({ page, stage }) => {

@@ -70,6 +70,32 @@ for (const size of [10, 14, 18, 20]) {
   )
 }
 
+console.log('\nproven, or a shorter order, by the search that goes on behind a plan')
+for (const pack of packs.values()) {
+  const procedure = expandPack(pack)
+  const plan = sequence.planJob(procedure)
+  const { value, ms } = timed(() =>
+    sequence.provePlan(
+      procedure,
+      {},
+      {
+        order: sequence.operationOrder(plan),
+        lowerBoundMinutes: plan.lowerBoundMinutes,
+      },
+    ),
+  )
+  const gap = (value.totals.minutes / value.lowerBoundMinutes - 1) * 100
+  console.log(
+    [
+      pack.id.padEnd(24),
+      `${plan.totals.minutes.toFixed(1)} → ${value.totals.minutes.toFixed(1)} min`.padStart(24),
+      `bound ${plan.lowerBoundMinutes.toFixed(1)} → ${value.lowerBoundMinutes.toFixed(1)}`.padStart(28),
+      (value.proven ? 'proven' : `${gap.toFixed(2)} %`).padStart(8),
+      `${(ms / 1000).toFixed(1)} s`.padStart(8),
+    ].join(' '),
+  )
+}
+
 const solver = await highs()
 let equal = 0
 let ours = 0

@@ -3,6 +3,7 @@
  * Needs a running demo (bin/demo). ELDRIN_URL names another address. The job it opens is called off at the end.
  */
 import { chromium } from '@playwright/test'
+import { chromiumPath, quietArgs } from '../support/chromium'
 import { incoming, newJobRequest } from '../support/requests'
 
 const base = process.env.ELDRIN_URL ?? 'http://127.0.0.1:3000'
@@ -23,7 +24,7 @@ const job = newJobRequest({
   options: { slave: 'opened', flywheel: 'machined', 'crank-seal': 'renewed', cover: 'self-adjusting' },
 })
 await post('/api/jobs', job)
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
+const browser = await chromium.launch({ executablePath: chromiumPath, args: quietArgs })
 const longest: number[] = []
 let steps = 0
 try {

@@ -1,97 +1,88 @@
-import { readTightening, tighteningVerdicts } from '../../core/fasteners'
+import { readTightening } from '../../core/fasteners'
+import { disturbances } from '../../stand-ins/wrench/disturbances'
+import type { Disturbance } from '../../stand-ins/wrench/disturbances'
 import { faults } from '../../stand-ins/wrench/joint-model'
+import type { Fault } from '../../stand-ins/wrench/joint-model'
 import { rightCalls, simulatedBolts } from '../support/simulated-bolts'
 
+/**
+ * How the reader of tightenings does on bolts of the simulated wrench: clean, under each disturbance, and under all at once.
+ * BOLTS a row, SEED; ONLY names rows by their disturbance; SHOW=fault|verdict prints the bolts of one field.
+ */
 const BOLTS = Number(process.env.BOLTS ?? 10_000)
 const SEED = Number(process.env.SEED ?? 20261125)
+const ONLY = process.env.ONLY?.split(',')
 
-/** Judges simulated bolts and prints what was called what, and how soon yield was seen. */
-function run(title: string, siblings: [number, number]): void {
-  const table = new Map<string, number>()
+interface Row {
+  title: string
+  disturbed: readonly Disturbance[]
+  siblings: [number, number]
+}
+const rows: Row[] = [
+  { title: 'clean', disturbed: [], siblings: [3, 3] },
+  ...disturbances.map(name => ({ title: name, disturbed: [name], siblings: [3, 3] as [number, number] })),
+  { title: 'all at once', disturbed: disturbances, siblings: [3, 3] },
+  { title: 'clean, first of its group', disturbed: [], siblings: [0, 0] },
+  { title: 'drawn, first of its group', disturbed: ['drawn'], siblings: [0, 0] },
+]
+
+const percent = (share: number) => `${(100 * share).toFixed(2)} %`
+const at = (values: number[], share: number) => values[Math.floor(share * (values.length - 1))] ?? NaN
+
+function run({ title, disturbed, siblings }: Row): void {
+  const called = new Map<Fault, Map<string, number>>(faults.map(fault => [fault, new Map()]))
   const late: number[] = []
-  const caught: number[] = []
-  let beforeBreak = 0
-  let breaking = 0
-  const started = performance.now()
-  let read = 0
-  for (const bolt of simulatedBolts(BOLTS, SEED, siblings)) {
+  let inTime = 0
+  let yields = 0
+  let milliseconds = 0
+  for (const bolt of simulatedBolts(BOLTS, SEED, { siblings, disturbed })) {
     const from = performance.now()
-    const reading = readTightening(bolt.samples, { targetNm: bolt.targetNm, siblings: bolt.siblings })
-    read += performance.now() - from
-    const key = `${bolt.fault}|${reading.verdict ?? 'open'}`
-    table.set(key, (table.get(key) ?? 0) + 1)
-    if (process.env.SHOW && process.env.SHOW.split(',').includes(key))
+    const { verdict, atAngleDeg, because } = readTightening(bolt.samples, bolt)
+    milliseconds += performance.now() - from
+    const word = verdict ?? 'open'
+    called.get(bolt.fault)!.set(word, (called.get(bolt.fault)!.get(word) ?? 0) + 1)
+    if (process.env.SHOW === `${bolt.fault}|${word}`)
       console.log(
-        key,
-        bolt.targetNm.toFixed(1),
-        'run',
-        bolt.rundownDeg.toFixed(0),
-        'sib',
-        bolt.siblings.length,
-        reading.atAngleDeg,
-        reading.because,
-        'n',
-        bolt.samples.length,
+        `  ${bolt.targetNm.toFixed(1)} N·m, run down ${bolt.rundownDeg.toFixed(0)}°, at ${atAngleDeg}°: ${because}`,
       )
-    if (bolt.fault === 'yielding' && reading.verdict === 'yielding') {
-      late.push((reading.atAngleDeg! - bolt.yieldedAtDeg!) / bolt.yieldedAtDeg!)
-      caught.push(reading.atAngleDeg! - bolt.yieldedAtDeg!)
-    }
-    if (bolt.fault === 'stripped' || bolt.fault === 'sheared') {
-      breaking++
-      const first = bolt.samples.findIndex(
-        (_, index) =>
-          index % 4 === 0 &&
-          bolt.samples[index]!.angleDeg > bolt.yieldedAtDeg! &&
-          readTightening(bolt.samples.slice(0, index + 1), { targetNm: bolt.targetNm, siblings: bolt.siblings })
-            .verdict === 'yielding',
-      )
-      if (first >= 0) beforeBreak++
-    }
+    if (bolt.fault !== 'yielding' || verdict !== 'yielding') continue
+    const afterDeg = atAngleDeg! - bolt.yieldedAtDeg!
+    yields++
+    late.push(afterDeg)
+    if (afterDeg < Math.max(0.02 * bolt.yieldedAtDeg!, 10)) inTime++
   }
-  const columns = [...tighteningVerdicts, 'open']
-  console.log(`\n${title}: ${BOLTS} bolts`)
-  console.log(
-    ['', ...columns]
-      .map(word => word.padEnd(10))
-      .join('')
-      .padStart(16),
-  )
-  let rightFaults = 0
-  let allFaults = 0
-  for (const fault of faults) {
-    const counts = columns.map(verdict => table.get(`${fault}|${verdict}`) ?? 0)
-    const total = counts.reduce((sum, count) => sum + count, 0)
-    const right = columns.reduce(
-      (sum, verdict, index) => sum + (rightCalls[fault].includes(verdict) ? counts[index]! : 0),
-      0,
-    )
-    if (fault !== 'none') {
-      rightFaults += right
-      allFaults += total
-    }
-    console.log(
-      fault.padEnd(16),
-      counts.map(count => String(count || '·').padEnd(10)).join(''),
-      `${((100 * right) / total).toFixed(1)} %`,
-    )
-  }
-  const good = table.get('none|good') ?? 0
-  const sound = [...table].filter(([key]) => key.startsWith('none|')).reduce((sum, [, count]) => sum + count, 0)
+  const count = (fault: Fault, verdicts: readonly string[]) =>
+    verdicts.reduce((sum, verdict) => sum + (called.get(fault)!.get(verdict) ?? 0), 0)
+  const total = (fault: Fault) => [...called.get(fault)!.values()].reduce((sum, value) => sum + value, 0)
+  const wrong = faults.filter(fault => fault !== 'none')
+  const right = wrong.reduce((sum, fault) => sum + count(fault, rightCalls[fault]), 0)
+  const all = wrong.reduce((sum, fault) => sum + total(fault), 0)
+  const stopped = total('none') - count('none', ['good', 'open'])
   late.sort((a, b) => a - b)
-  caught.sort((a, b) => a - b)
-  const at = (values: number[], share: number) => values[Math.floor(share * (values.length - 1))] ?? NaN
   console.log(
-    `faults called right ${((100 * rightFaults) / allFaults).toFixed(2)} %   false stops ${((100 * (sound - good)) / sound).toFixed(2)} %`,
+    [
+      title.padEnd(26),
+      percent(right / all).padStart(9),
+      percent(stopped / total('none')).padStart(9),
+      percent(count('none', ['open']) / total('none')).padStart(9),
+      percent(inTime / yields).padStart(9),
+      `${at(late, 0.5).toFixed(1)}°`.padStart(7),
+      `${at(late, 0.98).toFixed(1)}°`.padStart(7),
+      `${(milliseconds / BOLTS).toFixed(2)} ms`.padStart(9),
+    ].join('  '),
   )
-  console.log(
-    `yield seen after ${(100 * at(late, 0.5)).toFixed(2)} % more angle at the median, ${(100 * at(late, 0.98)).toFixed(2)} % for 98 of 100 (${at(caught, 0.5).toFixed(1)}° and ${at(caught, 0.98).toFixed(1)}°), before 2 % for ${((100 * late.filter(share => share < 0.02).length) / late.length).toFixed(1)} %; before its place: ${late.filter(share => share < 0).length}`,
-  )
-  console.log(
-    `of the bolts that strip or shear, ${((100 * beforeBreak) / breaking).toFixed(1)} % were stopped as yielding before they did`,
-  )
-  console.log(`${(read / BOLTS).toFixed(2)} ms a bolt; ${((performance.now() - started) / 1000).toFixed(0)} s in all`)
+  const missed = faults
+    .flatMap(fault => [...called.get(fault)!].map(([word, times]) => ({ fault, word, times })))
+    .filter(({ fault, word }) => !rightCalls[fault].includes(word))
+    .sort((a, b) => b.times - a.times)
+    .slice(0, 6)
+    .map(({ fault, word, times }) => `${fault} as ${word} ${times}`)
+  if (missed.length) console.log(`  ${missed.join(', ')}`)
 }
 
-if (process.env.ONLY !== 'first') run('With one to seven siblings', [1, 7])
-if (process.env.ONLY !== 'siblings') run('First bolt of its group, no sibling', [0, 0])
+console.log(`${BOLTS} bolts a row, every second of them sound`)
+console.log(
+  `${''.padEnd(26)}  ${['right', 'stopped', 'open', 'in time'].map(word => word.padStart(9)).join('  ')}  ${['half', '98 %'].map(word => word.padStart(7)).join('  ')}`,
+)
+for (const row of rows)
+  if (!ONLY || ONLY.includes(row.title) || row.disturbed.some(name => ONLY.includes(name))) run(row)

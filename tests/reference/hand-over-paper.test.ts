@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { sourceWords, symptomWords } from '../../contracts/words'
+import { sourceWords } from '../../contracts/words'
 import { jobPaper, paperContext } from '../../core/formats'
 import { closing, openBeforeHandover, reduceJob } from '../../core/job'
 import type { JobEvent } from '../../core/job'
@@ -15,7 +15,6 @@ const context = paperContext({
   currency: 'USD',
   timeZone: 'UTC',
   people: [{ id: personId, name: 'Maren' }],
-  symptoms: symptomWords,
   sources: sourceWords,
   rates: { labourPerHour: 0, taxPercent: 0, partsMarginPercent: 0, callOut: 0 },
   observed: [],

@@ -19,10 +19,39 @@ describe('a log from before', () => {
       const events = importJob(file).events
       const planned = events.findLast((event): event is JobEvent<'plan-made'> => event.type === 'plan-made')!
       expect(events.some(event => event.type === 'options-switched')).toBe(false)
-      // Nothing was set aside then, added to a layout or left out of it, nothing came apart twice, and nobody else had done any of it.
-      const { procedure, aside, added, leftOut, split, again, takenOver, told, ...now } = reduceJob(events)
+      // Nothing was set aside then, added to a layout or left out of it, nothing came apart twice, nobody else had done any of it, and nothing lay side by side.
+      const {
+        procedure,
+        aside,
+        added,
+        leftOut,
+        split,
+        again,
+        takenOver,
+        told,
+        bodies,
+        candidates,
+        codes,
+        routines,
+        chosenCandidates,
+        moves,
+        handed,
+        ...now
+      } = reduceJob(events)
       expect(JSON.parse(JSON.stringify(now))).toEqual(state)
-      expect([aside, added, leftOut, split, again, takenOver, told]).toEqual([[], [], [], [], [], {}, {}])
+      expect([aside, added, leftOut, split, again]).toEqual([[], [], [], [], []])
+      // What moved the plan was not kept; it follows from the log.
+      expect(moves.every(move => Math.abs(move.minutes) >= 1)).toBe(true)
+      expect([takenOver, told, candidates, chosenCandidates, codes, routines, bodies, handed]).toEqual([
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+      ])
       // One that bleeds nothing had no list of ways; now it has an empty one.
       expect(procedure).toEqual({ ...planned.payload.procedure, bleeding: planned.payload.procedure.bleeding ?? [] })
     },

@@ -8,7 +8,7 @@ import { shelf } from '../support/packs'
 
 /** Trade fact, common practice, no source: a garage that has found its order keeps it. */
 describe.each([...shelf.packs.values()])('the order of a job on $id', pack => {
-  it.each(pairwise(pack).slice(0, 4))('makes a sound layout with $options', ({ options }) => {
+  it.each(pairwise(pack).slice(0, 1))('makes a sound layout with $options', ({ options }) => {
     const procedure = packs.expandPack(pack, options)
     const plan = sequence.planJob(procedure, { helper: procedure.hands === 2 }, { effort: { moves: 2000 } })
     const order = sequence.operationOrder(plan)
@@ -19,9 +19,10 @@ describe.each([...shelf.packs.values()])('the order of a job on $id', pack => {
       'ours',
       'Ours',
     )
-    expect(packs.checkPack(own, shelf.terms)).toEqual([])
     expect(packs.expandPack(own).operations.map(operation => operation.id)).toEqual(order)
-    // And as a file it reads back as the same layout.
-    expect(readPack(writePack(own), shelf.terms).pack).toEqual(JSON.parse(JSON.stringify(own)))
+    // As a file it is looked through, and reads back as the same layout.
+    const read = readPack(writePack(own), shelf.terms)
+    expect(read.problems).toEqual([])
+    expect(read.pack).toEqual(JSON.parse(JSON.stringify(own)))
   })
 })

@@ -52,8 +52,10 @@ describe.each(Object.entries(payloads))('%s', (type, schema) => {
 
   it('poisons nothing, whatever stands in it, even where no schema looked', () => {
     const state = reduceJob(events)
-    for (const poison of POISONS) {
-      for (const payload of withText(sample, poison)) {
+    for (const [turn, poison] of POISONS.entries()) {
+      for (const [index, payload] of [...withText(sample, poison)].entries()) {
+        // Each text meets every fifth name, another five the next one; in a long proof all of them.
+        if (!process.env.ELDRIN_LONG && (turn + index) % 5 !== 0) continue
         const event = {
           id: crypto.randomUUID(),
           jobId: 'job',

@@ -52,6 +52,7 @@ export function timeOf(
   let clock = 0
   let { place, car } = start as { place: string; car: string }
   let held: string[] = []
+  let lying: string[] = []
   for (const id of order) {
     const step = steps.find(entry => entry.id === id)!
     if (step.place !== place) clock += setup.walkMinutes
@@ -59,7 +60,14 @@ export function timeOf(
       clock += setup.raiseMinutes
       car = step.car
     }
-    clock += new Set(step.tools.filter(tool => !held.includes(tool))).size * setup.toolMinutes
+    // Tools by when they were used, the last ones first; who walks keeps those in hand.
+    const atHand =
+      step.place === place
+        ? [...new Set([...held, ...lying])].slice(0, Math.max(setup.trayTools ?? 0, held.length))
+        : held
+    const wanted = [...new Set(step.tools)]
+    clock += wanted.filter(tool => !atHand.includes(tool)).length * setup.toolMinutes
+    lying = atHand.filter(tool => !wanted.includes(tool))
     for (const link of links) {
       if (link.after !== id) continue
       const before = finished.get(link.before)
@@ -70,7 +78,7 @@ export function timeOf(
     clock += step.minutes
     finished.set(id, clock)
     place = step.place
-    held = step.tools
+    held = wanted.toReversed()
   }
   return { starts, minutes: clock }
 }

@@ -35,7 +35,7 @@ describe('solve against brute force', () => {
   it('keeps a bound below the shortest order, and an order above it, when it may not search', () => {
     fc.assert(
       fc.property(jobs({ min: 1, max: 7 }), problem => {
-        const hasty = sequence.solve(problem, { moves: 1, partialPlans: 1, boundSets: 3 })
+        const hasty = sequence.solve(problem, { moves: 1, labels: 1, boundSets: 3 })
         const shortest = shortestByForce(problem)
         expect(hasty.lowerBoundMinutes).toBeLessThanOrEqual(shortest + 1e-6)
         expect(hasty.minutes).toBeGreaterThanOrEqual(shortest - 1e-6)
@@ -44,6 +44,47 @@ describe('solve against brute force', () => {
       }),
       { numRuns: 250, seed: 20261103 },
     )
+  })
+})
+
+describe('solve with tools that stay at hand', () => {
+  const withTray = fc
+    .record({ job: jobs({ min: 2, max: 7 }), trayTools: fc.integer({ min: 1, max: 4 }) })
+    .map(({ job, trayTools }) => ({ ...job, setup: { ...job.setup, trayTools } }))
+
+  it('times its order by the plain meaning, and lies between its bound and a little above the shortest of all', () => {
+    let off = 0
+    fc.assert(
+      fc.property(withTray, problem => {
+        const solution = sequence.solve(problem)
+        const truth = timeOf(problem, solution.order)!
+        expect(solution.startMinutes).toEqual(truth.starts.map(start => expect.closeTo(start, 6)))
+        expect(solution.minutes).toBeCloseTo(truth.minutes, 6)
+        const shortest = shortestByForce(problem)
+        expect(solution.lowerBoundMinutes).toBeLessThanOrEqual(shortest + 1e-6)
+        expect(solution.minutes).toBeLessThanOrEqual(shortest * 1.1 + 1)
+        if (solution.minutes > shortest + 1e-6) off++
+        if (solution.proven) expect(solution.minutes).toBeCloseTo(shortest, 6)
+      }),
+      { numRuns: 150, seed: 20261105 },
+    )
+    expect(off).toBeLessThan(8)
+  })
+  it('is never longer than without', () => {
+    fc.assert(
+      fc.property(withTray, problem => {
+        const { trayTools: _tray, ...setup } = problem.setup
+        expect(sequence.solve(problem).minutes).toBeLessThanOrEqual(
+          sequence.solve({ ...problem, setup }).minutes + 1e-6,
+        )
+      }),
+      { numRuns: 60, seed: 20261106 },
+    )
+  })
+  it('wants a whole number of tools', () => {
+    const problem = fc.sample(withTray, { numRuns: 1, seed: 1 })[0]!
+    expect(() => sequence.solve({ ...problem, setup: { ...problem.setup, trayTools: 1.5 } })).toThrow(/trayTools/)
+    expect(() => sequence.solve({ ...problem, setup: { ...problem.setup, trayTools: -1 } })).toThrow(/trayTools/)
   })
 })
 
@@ -57,7 +98,7 @@ describe('solve against an integer programme', () => {
         expect(reference.Status).toBe('Optimal')
         expect(sequence.solve(problem).minutes).toBeCloseTo(reference.ObjectiveValue, 4)
       }),
-      { numRuns: 20, seed: 20261104 },
+      { numRuns: 8, seed: 20261104 },
     )
   }, 300_000)
 })

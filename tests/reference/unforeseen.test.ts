@@ -1,59 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { admit, applyEvent, lastUndoable, reduceJob, stepsLeft, stepView } from '../../core/job'
-import type { AddedStep, EventPayloads, JobEvent } from '../../core/job'
+import { admit, applyEvent, lastUndoable, reduceJob, stepsLeft } from '../../core/job'
+import type { JobEvent } from '../../core/job'
 import { brokenLinks } from '../../core/sequence/broken-links'
 import { operationOrder } from '../../core/sequence'
 import { DemoMechanic } from '../../server/demo/play'
+import { addedAt, found } from '../support/bend'
 import { TestLog } from '../support/job-log'
 import { shelf } from '../support/packs'
 import { pairwise } from '../support/pairwise'
 import { personId } from '../support/requests'
 import { numbered, told } from '../support/told'
-
-/** What a mechanic may come upon, at a random moment of a job. */
-const found = fc.record({
-  moment: fc.double({ min: 0, max: 0.98, noNaN: true }),
-  minutes: fc.integer({ min: 1, max: 90 }),
-  things: fc.integer({ min: 0, max: 3 }),
-  isFastener: fc.boolean(),
-  isTied: fc.boolean(),
-  goesBack: fc.boolean(),
-  isLeftOut: fc.boolean(),
-})
-type Found = typeof found extends fc.Arbitrary<infer What> ? What : never
-
-/** The step as Work tells of it: at the step one is at, with its place and height. */
-function addedAt(state: ReturnType<typeof reduceJob>, id: string, what: Found): EventPayloads['step-added'] | null {
-  const next = stepsLeft(state).find(step => stepView(state, step)!.operation)
-  const { operation } = next ? stepView(state, next)! : { operation: null }
-  if (!operation) return null
-  const takesOff: AddedStep['takesOff'] = what.goesBack
-    ? Array.from({ length: what.things }, (_, index) => ({
-        id: `${id}-${index}`,
-        name: `thing ${index}`,
-        count: index + 1,
-        state: 'off' as const,
-        isFastener: what.isFastener,
-      }))
-    : []
-  return {
-    stepId: id,
-    title: 'Something else in the way',
-    phase: operation.phase,
-    place: operation.place,
-    car: operation.car,
-    minutes: what.minutes,
-    tools: operation.tools.slice(0, 1),
-    cautions: [],
-    takesOff,
-    after: [],
-    before: what.isTied ? [operation.id] : [],
-    refit: what.goesBack ? { title: 'Back again', minutes: what.minutes } : null,
-    at: '2026-03-02T12:00:00.000Z',
-    utcOffsetMinutes: 0,
-  }
-}
 
 const leftOut = (events: JobEvent[], stepId: string) =>
   told(events, `left-${events.length}`, 'step-left-out', {
@@ -114,7 +71,7 @@ describe.each([...shelf.packs.values()].map(pack => [pack.id, pack] as const))('
         expect(stepsLeft(end)).toEqual([])
         expect(Object.entries(end.ledger).filter(([thing]) => thing.startsWith('own-'))).toEqual([])
       }),
-      { numRuns: process.env.ELDRIN_LONG ? 30 : 3, endOnFailure: true },
+      { numRuns: process.env.ELDRIN_LONG ? 30 : 2, endOnFailure: true },
     )
   })
 })

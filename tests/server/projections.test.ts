@@ -48,12 +48,13 @@ function anAct(state: JobState, log: JobEvent[], random: () => number): Act | nu
   const rungs = run && ladderOf(state, run.ladderId)?.rungs
   const order = pick(state.orders)
   const part = pick(state.procedure!.parts)
+  const stepId = pick(state.procedure!.operations)!.id
   const torqueNm = 20 + Math.floor(random() * 60)
   const acts: (Act | null)[] = [
     { type: 'note-added', payload: { stepId: null, text: words } },
     {
       type: 'trouble-raised',
-      payload: { troubleId: crypto.randomUUID(), stepId: null, text: words, waitsFor: null, until: null },
+      payload: { troubleId: crypto.randomUUID(), stepId, text: words, waitsFor: null, until: null },
     },
     state.troubles[0]
       ? { type: 'trouble-cleared', payload: { troubleId: pick(state.troubles)!.troubleId, how: words } }

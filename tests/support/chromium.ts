@@ -1,5 +1,5 @@
 /** The machine's own browser, asking nothing of the world outside. */
-export const chromiumPath = '/usr/bin/chromium'
+export const chromiumPath = '/usr/bin/chromium-headless-shell'
 
 export const quietArgs = [
   '--no-sandbox',

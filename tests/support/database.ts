@@ -19,35 +19,54 @@ export function databaseUrl(name: string, role?: string): string {
   return url.href
 }
 
-/** A statement on a connection of its own, since the server may have been away in between. */
-async function asAdmin(statement: string): Promise<void> {
+/** Asks on a connection of its own, since the server may have been away in between. */
+async function asAdmin<T>(ask: (admin: Client) => Promise<T>): Promise<T> {
   const admin = new Client({ connectionString: serverUrl() })
   await admin.connect()
   try {
-    await admin.query(statement)
+    return await ask(admin)
   } finally {
     await admin.end()
   }
 }
 
-/** A fresh database without anything in it. `query` is the owner's. */
-export async function emptyDatabase() {
+/** A fresh database without anything in it, or like another. `query` is the owner's. */
+export async function emptyDatabase(like?: string) {
   const name = `t_${crypto.randomUUID().replaceAll('-', '')}`
-  await asAdmin(`create database ${name}`)
+  await asAdmin(admin => admin.query(`create database ${name}${like ? ` template ${like}` : ''}`))
   return {
     name,
     ownerUrl: databaseUrl(name),
     url: databaseUrl(name, APP_ROLE),
-    drop: () => asAdmin(`drop database ${name} with (force)`),
+    drop: () => asAdmin(admin => admin.query(`drop database ${name} with (force)`)),
   }
 }
 
+/** Every fresh database is a copy of this one, which is made once for a server of PostgreSQL. */
+const SEEDED = 'eldrin_seeded'
+/** Any number, the same in every process: who holds it makes the one that is copied. */
+const SEEDED_LOCK = 41_741
+
+/** Migrates and fills the database that others are copies of, unless somebody has. */
+const seeded = (): Promise<string> =>
+  asAdmin(async admin => {
+    await admin.query('select pg_advisory_lock($1)', [SEEDED_LOCK])
+    if ((await admin.query('select from pg_database where datname = $1', [SEEDED])).rowCount) return SEEDED
+    const made = await emptyDatabase()
+    await migrateDatabase(made.ownerUrl)
+    const opened = openDatabase(made.ownerUrl, 6)
+    await seedDemo(opened.db, shelf, false)
+    await opened.close()
+    await admin.query(`alter database ${made.name} rename to ${SEEDED}`)
+    return SEEDED
+  })
+
 /** A fresh database, migrated, with the demo garage and its cars; with its jobs if asked. `url` is the application's, all else the owner's. */
 export async function freshDatabase(withJobs = false) {
-  const database = await emptyDatabase()
-  await migrateDatabase(database.ownerUrl)
+  const database = await emptyDatabase(withJobs ? undefined : await seeded())
+  if (withJobs) await migrateDatabase(database.ownerUrl)
   const opened = openDatabase(database.ownerUrl, 6)
-  await seedDemo(opened.db, shelf, withJobs)
+  if (withJobs) await seedDemo(opened.db, shelf, true)
   return {
     ...database,
     ...opened,

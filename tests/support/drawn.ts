@@ -2,12 +2,12 @@ import type { packs } from '../../core'
 import { applies } from '../../core/packs/applies'
 import { seededRandom } from '../../core/base/random'
 
-const SHORT = 500
+const SHORT = 110
 const LONG = 20_000
 
 /**
  * Combinations of options drawn at random, the same every time, no two of which expand to the same work: under each other operations, links,
- * positions or reaches apply. Some hundreds, in a long proof (`ELDRIN_LONG=1`) many thousands; fewer where a pack has no more.
+ * positions or reaches apply. Over a hundred, in a long proof (`ELDRIN_LONG=1`) many thousands; fewer where a pack has no more.
  * In a third of them no part is renewed that need not be, in a third any, in a third each.
  */
 export function drawn(pack: packs.Pack): Record<string, string>[] {

@@ -29,7 +29,7 @@ export class TestLog {
       pumpTest: { result: 'no-change', strokes: 18 },
       odometerKm: 1000,
     })
-    log.add('plan-made', { procedure, plan: planJob(procedure) })
+    log.add('plan-made', { procedure, plan: planJob(procedure, {}, { effort: { moves: 1000 } }) })
     return log
   }
 
@@ -65,6 +65,11 @@ export class TestLog {
 
   refusal<T extends EventType>(type: T, payload: EventPayloads[T]): string | null {
     return admit(this.state, this.event(type, payload), this.events)?.reason ?? null
+  }
+
+  /** The path at which an act is refused. */
+  refusedAt<T extends EventType>(type: T, payload: EventPayloads[T]): string | null {
+    return admit(this.state, this.event(type, payload), this.events)?.path ?? null
   }
 
   get state(): JobState {

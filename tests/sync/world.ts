@@ -125,6 +125,7 @@ export class ModelDevice {
       personId: this.name,
       deviceId: this.name,
       now: () => this.now(),
+      role: 'owner' as const,
       newId: () => `${this.name}-${++this.count}`,
     }))
     const sender = new Sender({

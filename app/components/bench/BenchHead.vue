@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { viewOf } from '../../links/sheet-path'
+
 /** The way back to the whole bench, and to the subject before and after. */
 const { store, bench, path } = useBench()
 const t = useTerms()
@@ -6,15 +8,15 @@ const router = useRouter()
 const route = useRoute()
 const subjects = computed(() => [
   ...bench.value.sheets
-    .filter(sheet => sheet.row !== 'pedal')
+    .filter(sheet => viewOf(sheet) === 'bench')
     .map(sheet => ({ to: path(`bench/${sheet.id}`), name: t(sheet.title) })),
   { to: path('bench/open'), name: 'While it is open' },
   { to: path('bench/bolts'), name: 'Bolts: again or new' },
   { to: path('bench/parts'), name: 'Parts' },
   { to: path('bench/marks'), name: 'Which way round, and old parts' },
 ])
-/** Ways on belong to their sheet. */
-const here = computed(() => route.path.replace(/\/(ways)?$/, ''))
+/** Ways on, and what lies side by side, belong to their sheet. */
+const here = computed(() => route.path.replace(/\/(ways|beside)?$/, ''))
 const place = computed(() => subjects.value.findIndex(subject => subject.to === here.value))
 function step(by: 1 | -1) {
   const next = subjects.value[place.value + by]

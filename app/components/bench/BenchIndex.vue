@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { blockersOf } from '../../../core/job'
 import type { Sheet } from '../../../core/packs'
+import { sheetPath } from '../../links/sheet-path'
 import { levelWords } from '../../words/level-words'
 
 /** Everything the bench has for this job, in its rows: what is said already, what can be looked at now. */
@@ -19,6 +20,13 @@ const now = (sheet: Sheet) => sheet.steps.some(id => !state.value.done[id] && bl
 const ways = computed(() =>
   bench.value.sheets.filter(sheet => sheet.ways && sheet.ways.option in state.value.procedure!.options),
 )
+const comparing = computed(() => bench.value.sheets.filter(sheet => sheet.beside))
+function besideSays({ id, beside }: Sheet): string {
+  const chosen = state.value.chosenCandidates[id]
+  const lying = state.value.candidates[id]?.length ?? 0
+  if (chosen) return `Chosen: ${chosen.name}`
+  return lying ? `${lying} lie side by side` : `Which ${beside!.one} fits, and why not the others`
+}
 const renewed = computed(() => Object.values(state.value.renewals).filter(entry => entry.decision === 'renew').length)
 const noted = computed(() => Object.keys(state.value.orientations).length)
 const onOrder = computed(() => state.value.orders.filter(entry => entry.cameAt === null).length)
@@ -32,6 +40,11 @@ const decide = computed(() => [
     to: path(`bench/${sheet.id}/ways`),
     title: `${t(sheet.title)}: ways on`,
     says: state.value.ways.at(-1)?.because ?? 'Money, days and risk side by side',
+  })),
+  ...comparing.value.map(sheet => ({
+    to: `${path(sheetPath(sheet))}/beside`,
+    title: t(sheet.beside!.title),
+    says: besideSays(sheet),
   })),
   { to: path('bench/bolts'), title: 'Bolts: again or new', says: 'From their records' },
   {

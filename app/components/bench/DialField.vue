@@ -140,26 +140,14 @@ const unit = computed(() => units.preference.value.length)
           </li>
         </ul>
         <p v-if="entries.length && checked.tooFew" class="mt-2 text-sm text-attention">{{ checked.tooFew }}</p>
-        <div class="mt-3 flex flex-wrap items-center gap-2">
-          <template v-if="gauge.name.value"
-            ><span class="font-semibold">{{ gauge.name.value }} speaks.</span
-            ><button type="button" class="button" @click="gauge.zero()">Zero</button
-            ><button type="button" class="button" @click="gauge.disconnect()">Let go</button></template
-          >
-          <details v-else class="w-full">
-            <summary class="min-h-11 cursor-pointer font-semibold underline">A gauge that speaks</summary>
-            <div class="mt-2 flex flex-wrap items-end gap-2">
-              <div class="flex-1 basis-56">
-                <label class="label" :for="`${name}-address`">Its address</label
-                ><input :id="`${name}-address`" v-model="gauge.address.value" class="figure mt-1" />
-              </div>
-              <button type="button" class="button" @click="gauge.connect()">
-                {{ gauge.connecting.value ? 'Calling' : 'Connect' }}
-              </button>
-            </div>
-          </details>
-          <p v-if="gauge.problem.value" class="text-danger" role="alert">{{ t(gauge.problem.value) }}</p>
-        </div>
+        <SpeakingTool
+          :id="name"
+          class="mt-3"
+          what="A gauge that speaks"
+          :tool="gauge"
+          v-model:address="gauge.address.value"
+          ><button type="button" class="button" @click="gauge.zero()">Zero</button></SpeakingTool
+        >
       </div>
       <LazyPolarPlot v-if="checked.usable.length >= 3" :readings="checked.usable" :limit-mm="limitMm" />
       <p v-else class="self-center text-center text-quiet">

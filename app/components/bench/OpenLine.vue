@@ -49,7 +49,10 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
         ><span class="figure">{{ line.answer ? money(line.answer.expectedLater) : '–' }}</span></span
       >
     </p>
-    <p v-if="!isOver" class="flex items-center gap-2 max-md:col-span-2">
+    <p v-if="line.part.goesInNew && !isOver" class="text-quiet max-md:col-span-2">
+      Goes in new, whatever it looks like
+    </p>
+    <p v-else-if="!isOver" class="flex items-center gap-2 max-md:col-span-2">
       <input
         v-model.number="percent"
         type="range"
@@ -64,7 +67,11 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
     <p v-if="!isOver" class="text-right max-md:order-last">
       <span class="text-quiet md:sr-only">pays from </span
       ><span class="figure">{{
-        line.answer ? (line.answer.breakEvenChance > 1 ? 'never' : payFrom(line.answer.breakEvenChance)) : '–'
+        line.answer && !line.part.goesInNew
+          ? line.answer.breakEvenChance > 1
+            ? 'never'
+            : payFrom(line.answer.breakEvenChance)
+          : '–'
       }}</span>
     </p>
     <p v-if="!isOver" class="figure text-right max-md:hidden">

@@ -12,6 +12,8 @@ const emit = defineEmits<{
       minutesNow?: number | null
       minutesLater?: number | null
       comebackCost?: number
+      newFails?: number
+      yearsLater?: number
     },
   ]
   school: [optionId: string, choiceId: string]
@@ -30,21 +32,33 @@ watch(
     chosenWay.value = way
   },
 )
-const fields = computed(() => [
-  { key: 'partCost' as const, label: `Part, ${currency.value}`, value: props.line.partCost },
-  { key: 'minutesNow' as const, label: 'Minutes more now', value: props.line.minutesNow },
-  { key: 'minutesLater' as const, label: 'Minutes to come back', value: props.line.minutesLater },
-  { key: 'comebackCost' as const, label: `A comeback costs beside, ${currency.value}`, value: props.line.comebackCost },
+type Key = 'partCost' | 'minutesNow' | 'minutesLater' | 'comebackCost' | 'newFails' | 'yearsLater'
+const fields = computed((): { key: Key; label: string; value: number | null }[] => [
+  { key: 'partCost', label: `Part, ${currency.value}`, value: props.line.partCost },
+  { key: 'minutesNow', label: 'Minutes more now', value: props.line.minutesNow },
+  { key: 'minutesLater', label: 'Minutes to come back', value: props.line.minutesLater },
+  { key: 'comebackCost', label: `A comeback costs beside, ${currency.value}`, value: props.line.comebackCost },
+  { key: 'newFails', label: 'New ones that fail as early, of 100', value: props.line.newFails * 100 },
+  { key: 'yearsLater', label: 'Years until the old one fails', value: props.line.yearsLater },
 ])
-function change(key: 'partCost' | 'minutesNow' | 'minutesLater' | 'comebackCost', text: string) {
+/** Fields that cannot be left open: empty, nothing. */
+const MOST: Partial<Record<Key, number>> = { comebackCost: Infinity, newFails: 100, yearsLater: 50 }
+function change(key: Key, text: string) {
   problem.value = ''
   const value = text.trim() === '' ? null : numbers.plain(text)
   if (value !== null && (!Number.isFinite(value) || value < 0)) {
     problem.value = `“${text}” is no amount.`
     return
   }
-  emit('weigh', key === 'comebackCost' ? { comebackCost: value ?? 0 } : { [key]: value })
+  const most = MOST[key]
+  if (most !== undefined && (value ?? 0) > most) {
+    problem.value = `${t(labelOf(key))}: ${most} at most.`
+    return
+  }
+  const asked = most === undefined ? value : (value ?? 0)
+  emit('weigh', { [key]: key === 'newFails' ? asked! / 100 : asked })
 }
+const labelOf = (key: Key) => fields.value.find(field => field.key === key)!.label
 async function decide(decision: 'renew' | 'leave') {
   const { part } = props.line
   const before = store.ahead.plan!.totals.minutes
@@ -61,6 +75,8 @@ async function decide(decision: 'renew' | 'leave') {
 }
 /** The plan can do it another way, or leave it. */
 const canLeave = computed(() => props.line.planned && props.line.part.option?.left !== undefined)
+/** By how many hundredths what is paid then counts less. */
+const less = computed(() => Math.round((1 - props.line.laterShare) * 100))
 const isOther = computed(() => props.line.way !== null && chosenWay.value !== props.line.way)
 const shownSteps = computed(() => props.line.steps.slice(0, 12))
 const rounded = (value: number | null, key: string) =>
@@ -77,6 +93,9 @@ const rounded = (value: number | null, key: string) =>
     <p v-if="line.answer" class="border-l-4 border-action pl-3">
       Now {{ money(line.answer.expectedNow) }}, later {{ money(line.answer.expectedLater) }} on average.
       {{ line.answer.advice === 'renew' ? 'Renewing it now is cheaper.' : 'Leaving it is cheaper.' }}
+      <span v-if="less > 0"
+        >What is paid later counts <span class="figure">{{ less }}&nbsp;%</span> less.</span
+      >
     </p>
     <ChoiceRow
       v-if="line.ways.length > 1"
@@ -111,7 +130,7 @@ const rounded = (value: number | null, key: string) =>
         Take it out of the plan
       </button>
     </div>
-    <div class="grid grid-cols-2 gap-3">
+    <div class="grid grid-cols-2 items-end gap-3">
       <div v-for="field in fields" :key="field.key">
         <label class="label text-sm" :for="`weigh-${field.key}`">{{ field.label }}</label><input
           :id="`weigh-${field.key}`"

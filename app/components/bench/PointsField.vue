@@ -13,27 +13,19 @@ const units = useUnits()
 const unit = computed(() => unitTyped(props.field.unit, units.preference.value))
 const checked = computed(() => checkPoints(props.field, props.entries))
 const markOf = (index: number) => checked.value.marks.find(mark => mark.index === index)?.reason ?? null
-const texts = ref<string[]>([])
-const shown = computed(() => props.entries.map(entry => shownEntry(entry, props.field.unit, units.preference.value)))
-watch(
-  shown,
-  entries => {
-    const places = Math.min(MOST, Math.max(props.field.atLeast, entries.length + 1))
-    texts.value = Array.from({ length: places }, (_, index) => entries[index] ?? '')
-  },
-  { immediate: true },
-)
+const { texts, toKeep } = usePlaces({
+  entries: () => props.entries,
+  isNamed: () => props.field.places !== undefined,
+  least: () => props.field.atLeast,
+  most: MOST,
+  show: entry => shownEntry(entry, props.field.unit, units.preference.value),
+  read: text => readEntry(text, props.field.unit, units.preference.value),
+})
 const list = useTemplateRef('list')
 
 function keep() {
-  const entries = texts.value
-    .map((text, index) => [text.trim(), index] as const)
-    .filter(([text]) => text !== '')
-    .map(([text, index]) =>
-      // What nobody touched stays as it was typed.
-      text === shown.value[index] ? props.entries[index]! : readEntry(text, props.field.unit, units.preference.value),
-    )
-  if (JSON.stringify(entries) !== JSON.stringify(props.entries)) emit('keep', entries)
+  const entries = toKeep()
+  if (entries) emit('keep', entries)
 }
 async function next(index: number) {
   keep()

@@ -3,23 +3,24 @@ import { fieldsAsked } from '../../../core/bench'
 import type { DialValue, FieldValue, SheetValues } from '../../../core/bench'
 import type { Sheet, SheetField } from '../../../core/packs'
 
-/** The fields of one sheet. Each is written into the log as it is entered. */
-const props = defineProps<{ sheet: Sheet; values: SheetValues }>()
-const { store } = useJob()
+/** The fields of a sheet, or of one part that is laid beside others on it. Each is told as it is entered. */
+const props = defineProps<{
+  sheet: Sheet
+  values: SheetValues
+  /** What the log holds of them, or is about to: readings may come faster than a screen is drawn. */
+  ahead: SheetValues
+  /** Tells the fields of two parts apart. */
+  prefix?: string
+}>()
+const emit = defineEmits<{ read: [values: SheetValues, cleared: string[]] }>()
 const t = useTerms()
 const asked = computed(() => fieldsAsked(props.sheet, props.values))
-const idOf = (field: SheetField) => `${props.sheet.id}-${field.id}`
-
-/** What the log holds of a field, or is about to: readings may come faster than a screen is drawn. */
-const aheadOf = (field: SheetField) => store.ahead.sheets[props.sheet.id]?.values[field.id] ?? null
+const idOf = (field: SheetField) => `${props.prefix ?? props.sheet.id}-${field.id}`
+const aheadOf = (field: SheetField) => props.ahead[field.id] ?? null
 
 function keep(field: SheetField, value: FieldValue | null) {
   if (JSON.stringify(value) === JSON.stringify(aheadOf(field))) return
-  store.write('sheet-read', {
-    sheetId: props.sheet.id,
-    values: value ? { [field.id]: value } : {},
-    cleared: value ? [] : [field.id],
-  })
+  emit('read', value ? { [field.id]: value } : {}, value ? [] : [field.id])
 }
 function dialAhead(field: SheetField): DialValue[] {
   const ahead = aheadOf(field)
@@ -58,6 +59,12 @@ const textOf = (id: string) => {
 
 <template>
   <div class="grid gap-x-6 gap-y-5 sm:grid-cols-2">
+    <ReaderFields
+      v-if="!prefix && asked.some(field => field.live)"
+      class="sm:col-span-2"
+      :fields="asked"
+      @read="values => emit('read', values, [])"
+    />
     <div
       v-for="field in asked"
       :key="field.id"

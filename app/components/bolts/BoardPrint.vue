@@ -19,8 +19,7 @@ const t = useTerms()
 const units = useUnits()
 const garage = useGarageStore()
 const paper = ref<Paper>(garage.garage?.units.length === 'in' ? 'letter' : 'a4')
-const busy = ref(false)
-const problem = ref('')
+const { busy, problem, savePdf } = useCardPdf()
 const car = computed(
   () => `${state.value.number ? `Job ${state.value.number}` : 'New job'}, ${state.value.vehicle?.name ?? ''}`,
 )
@@ -62,24 +61,9 @@ const labels = computed(() => {
 const fileName = (what: string, ending: string) =>
   `job-${state.value.number || 'new'}-${props.group.id}-${what}.${ending}`
 
-async function pdf(what: 'card' | 'labels') {
-  busy.value = true
-  problem.value = ''
-  try {
-    const { sheetsPdf } = await import('../../drawing/card-pdf')
-    saveFile(
-      await sheetsPdf(
-        what === 'card' ? sheets.value : bagLabels(labels.value, paper.value),
-        paper.value,
-        t(props.group.name),
-      ),
-      fileName(what, 'pdf'),
-    )
-  } catch {
-    problem.value = 'The part that makes the PDF could not be fetched. Nothing was lost; try again with signal.'
-  } finally {
-    busy.value = false
-  }
+function pdf(what: 'card' | 'labels') {
+  const pages = what === 'card' ? sheets.value : bagLabels(labels.value, paper.value)
+  return savePdf(pages, paper.value, t(props.group.name), fileName(what, 'pdf'))
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { checkFacts, FieldError, parseThread, propertyClasses } from '../../../core/fasteners'
-import type { FastenerFacts, ThreadCondition, ThreadMaterial } from '../../../core/fasteners'
+import type { FastenerFacts, HeadShape, ThreadCondition, ThreadMaterial } from '../../../core/fasteners'
 import type { FastenerGroup } from '../../../core/packs'
 import { convert, parseQuantity, UnitError } from '../../../core/units'
 import { classLabel, materialLabels } from '../../words/bolt-words'
@@ -24,7 +24,13 @@ const form = reactive({
   material: known?.material ?? fromBoard?.material ?? ('' as ThreadMaterial | ''),
   engagement: shown(known?.engagementMm),
   clamp: shown(known?.clampMm),
+  head: known?.head ?? ('hexagon' as HeadShape),
 })
+const heads: Record<HeadShape, string> = {
+  hexagon: 'Plain hexagon',
+  flange: 'Hexagon with a flange',
+  round: 'Round, with a socket',
+}
 const { problems, allGood } = useProblems()
 const problemAt = (field: string) => problems.value[field] ?? ''
 
@@ -57,6 +63,7 @@ function submit() {
       ...(form.material ? { material: form.material } : {}),
       ...(engagementMm !== undefined ? { engagementMm } : {}),
       ...(clampMm !== undefined ? { clampMm } : {}),
+      ...(form.head === 'hexagon' ? {} : { head: form.head }),
     }
     checkFacts(fastener)
     if (store.write('fastener-described', { group: props.group.id, fastener })) emit('done')
@@ -113,9 +120,15 @@ function submit() {
         :problem="problemAt('clampMm')"
         ><input v-bind="control" v-model="form.clamp" class="figure mt-1" inputmode="decimal" autocomplete="off"
       /></Field>
+      <Field v-slot="{ control }" id="fastener-head" label="Head"
+        ><select v-bind="control" v-model="form.head" class="mt-1">
+          <option v-for="(name, id) in heads" :key="id" :value="id">{{ name }}</option>
+        </select></Field
+      >
     </div>
     <p class="text-quiet">
-      Material and engaged length let Eldrin judge the thread; the thickness is wanted for torque plus angle.
+      Material and engaged length let Eldrin judge the thread; the thickness is wanted for torque plus angle. A wide
+      head takes more of a torque than a plain one.
     </p>
     <button class="button button-main button-big">Keep</button>
   </form>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { whyOurs, withWhatIsBefore } from '../../../core/job'
+import { placeOf } from '../../../core/packs'
 import { operationOrder } from '../../../core/sequence'
 import { nowIso } from '../../device/clock'
 import { minutesText } from '../../words/durations'
@@ -123,7 +124,7 @@ useKeys({ Backspace: store.undo })
               :disabled="ours !== null"
               @change="toggle(operation.id)"
             />
-            <PlaceTag :place="operation.place" short />
+            <PlaceTag :at="placeOf(state.procedure!, operation.place)" short />
             <span
               >{{ t(operation.title) }}<span v-if="ours" class="block text-sm">{{ t(ours) }}</span></span
             >

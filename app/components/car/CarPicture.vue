@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { awayOf, stanceOf } from '../../../core/packs'
 import { leanOf, standingThings } from '../../../core/job/views/car-drawing'
 import type { StandingThing } from '../../../core/job/views/car-drawing'
 import type { Carrying } from '../../../core/job/views/carrying'
@@ -21,7 +22,13 @@ const across = computed(() => drawing.value.toMm - drawing.value.fromMm)
 /** Letters keep their size on the screen whatever the drawing's scale. */
 const letters = computed(() => (16 * across.value) / Math.max(280, width.value || 800))
 const up = computed(() => drawing.value.upMm + drawing.value.raisedMm)
-const raised = computed(() => (state.value.car === 'raised' ? drawing.value.raisedMm : 0))
+const raised = computed(() => (state.value.car === awayOf(state.value.procedure!) ? drawing.value.raisedMm : 0))
+/** By how much the front half stands away where the vehicle is parted. */
+const forward = computed(() => {
+  const { procedure, car } = state.value
+  return car === awayOf(procedure!) ? (drawing.value.parted?.forwardMm ?? 0) : 0
+})
+const forwardOf = (id: string) => (drawing.value.parted?.things.includes(id) ? forward.value : 0)
 const HALF = 960
 const views = computed(() => [
   { id: 'side' as const, name: 'From the side', heightMm: up.value + 60, topMm: up.value },
@@ -33,12 +40,13 @@ const loads = computed(
 const leaning = (id: string) => lean.value?.things.includes(id) ?? false
 
 function moved(entry: StandingThing, view: 'side' | 'top'): string | undefined {
-  if (view === 'top') return undefined
+  const aside = -forwardOf(entry.thing.id)
+  if (view === 'top') return aside ? `translate(${aside} 0)` : undefined
   const rise = entry.thing.onGround ? 0 : raised.value
   const turn = leaning(entry.thing.id)
     ? ` rotate(${lean.value!.degrees} ${lean.value!.about[0]} ${up.value - lean.value!.about[1]})`
     : ''
-  return `translate(0 ${-rise})${turn}`
+  return `translate(${aside} ${-rise})${turn}`
 }
 /** Where what a prop carries is written: under a beam, in the middle of what stands on the ground. */
 function labelOf(entry: StandingThing, view: 'side' | 'top', topMm: number) {
@@ -53,12 +61,14 @@ function labelOf(entry: StandingThing, view: 'side' | 'top', topMm: number) {
         ? bounds.low + (bounds.high - bounds.low) * 0.4
         : bounds.high + letters.value * 0.7 + raised.value
   return {
-    x: (bounds.left + bounds.right) / 2,
+    x: (bounds.left + bounds.right) / 2 - forwardOf(entry.thing.id),
     y: topMm - y,
     text:
-      load.kg[1] < 0.5
-        ? 'touches'
-        : `${load.pieces > 1 ? `${load.pieces} × ` : ''}${units.measure(load.kg[1], 'kg', 0)}`,
+      load.kg[1] === 0 && entry.thing.holds
+        ? 'carries nothing'
+        : load.kg[1] < 0.5
+          ? 'touches'
+          : `${load.pieces > 1 ? `${load.pieces} × ` : ''}${units.measure(load.kg[1], 'kg', 0)}`,
   }
 }
 /** Where a thing's own name is written. */
@@ -66,13 +76,13 @@ function nameOf(entry: StandingThing, view: 'side' | 'top', topMm: number) {
   const bounds = boundsOf(entry.thing[view])
   if (!bounds || (entry.thing.label !== view && entry.thing.label !== 'both')) return null
   return {
-    x: (bounds.left + bounds.right) / 2,
+    x: (bounds.left + bounds.right) / 2 - forwardOf(entry.thing.id),
     y: topMm - (bounds.low + bounds.high) / 2 - (view === 'side' ? raised.value : 0),
   }
 }
 const words = computed(() => {
   const changed = things.value.filter(({ stand }) => stand !== 'whole')
-  return `The car ${state.value.car === 'raised' ? 'raised' : 'on the ground'}. ${changed.length === 0 ? 'Everything is on.' : changed.map(({ thing, stand }) => `${t(thing.name)} ${standWords[stand]}`).join(', ') + '.'}`
+  return `${stanceOf(state.value.procedure!, state.value.car).said}. ${changed.length === 0 ? 'Everything is on.' : changed.map(({ thing, stand }) => `${t(thing.name)} ${standWords[stand]}`).join(', ') + '.'}`
 })
 </script>
 

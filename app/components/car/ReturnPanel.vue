@@ -2,6 +2,7 @@
 import { partsAwaited, waitBefore } from '../../../core/job'
 import type { Carrying } from '../../../core/job/views/carrying'
 import { returning } from '../../../core/job/views/returning'
+import { stanceOf } from '../../../core/packs'
 import { momentText } from '../../words/moments'
 
 /** Coming back after days: what is off, loose, open, what holds it, what waits, and what is next. */
@@ -22,6 +23,7 @@ const away = computed(() => {
       ? `${Math.round(hours)} h`
       : `${Math.round(back.value.awayMinutes)} min`
 })
+const stance = computed(() => stanceOf(state.value.procedure ?? {}, state.value.car))
 const groups = {
   loose: 'Loose: not to be trusted',
   open: 'Open: cover it',
@@ -39,13 +41,9 @@ const groups = {
       >.
     </p>
     <p>
-      {{ state.car === 'raised' ? 'The car is raised.' : 'The car is on the ground.' }}
-      <span class="figure">{{ back.offCount }}</span> pieces off.
+      {{ stance.said }}. <span class="figure">{{ back.offCount }}</span> pieces off.
     </p>
-    <p v-if="state.car === 'raised'" class="border-l-4 border-danger pl-3">
-      <span class="label">Before you go under:</span> look at every support, shake the car, and see that nothing has
-      sunk or crept.
-    </p>
+    <p v-if="stance.returning" class="border-l-4 border-danger pl-3">{{ stance.returning }}</p>
     <section
       v-for="kind in (['held', 'loose', 'open', 'unplugged'] as const).filter(each => back[each].length)"
       :key="kind"

@@ -28,11 +28,19 @@ function say(next: Stand | null) {
 }
 function howMany(text: string) {
   const missing = Number(text)
-  if (Number.isInteger(missing) && missing >= 1 && missing <= props.count) tell(missing, 0, told.value?.until ?? null)
+  const unknown = told.value?.unknown ?? 0
+  if (Number.isInteger(missing) && missing >= 0 && missing + unknown <= props.count)
+    tell(missing, unknown, missing > 0 ? (told.value?.until ?? null) : null)
+}
+function unseen(text: string) {
+  const unknown = Number(text)
+  const missing = told.value?.missing ?? 0
+  if (Number.isInteger(unknown) && unknown >= 0 && unknown + missing <= props.count)
+    tell(missing, unknown, told.value?.until ?? null)
 }
 function from(text: string) {
   const at = new Date(text)
-  tell(told.value!.missing, 0, Number.isNaN(at.getTime()) ? null : at.toISOString())
+  tell(told.value!.missing, told.value!.unknown, Number.isNaN(at.getTime()) ? null : at.toISOString())
 }
 </script>
 
@@ -49,7 +57,7 @@ function from(text: string) {
       ]"
       @update:model-value="say"
     />
-    <div v-if="stand === 'missing'" class="flex flex-wrap items-end gap-3">
+    <div v-if="stand !== 'here' && (stand === 'missing' || count > 1)" class="flex flex-wrap items-end gap-3">
       <Field v-if="count > 1" v-slot="{ control }" :id="`missing-${item.id}`" :label="`Missing, of ${count}`"
         ><input
           v-bind="control"
@@ -58,7 +66,15 @@ function from(text: string) {
           :value="told!.missing"
           @change="howMany(($event.target as HTMLInputElement).value)"
       /></Field>
-      <Field v-slot="{ control }" :id="`until-${item.id}`" label="There from, if known"
+      <Field v-if="count > 1" v-slot="{ control }" :id="`unseen-${item.id}`" :label="`Not seen, of ${count}`"
+        ><input
+          v-bind="control"
+          class="figure mt-1 w-24!"
+          inputmode="numeric"
+          :value="told!.unknown"
+          @change="unseen(($event.target as HTMLInputElement).value)"
+      /></Field>
+      <Field v-if="told!.missing > 0" v-slot="{ control }" :id="`until-${item.id}`" label="There from, if known"
         ><input
           v-bind="control"
           type="datetime-local"

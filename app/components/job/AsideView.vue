@@ -78,6 +78,7 @@ useKeys({ Backspace: store.undo })
         </li>
       </ul>
     </template>
+    <LateActs />
     <template #margin>
       <p>
         Two people who worked without signal may have done the same step, or one of them changed the plan under the

@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import type { CarPosition, DrawnPart } from '../../../core/packs'
+import type { Bay, CarPosition, DrawnPart } from '../../../core/packs'
 
 /** A small drawing of the car's state: how high it stands, what is off (ghosted), what holds the weight. */
-const props = defineProps<{ car: CarPosition; parts: DrawnPart[] }>()
+const props = defineProps<{ bay: Bay; car: CarPosition; parts: DrawnPart[] }>()
+const isAway = computed(() => props.car === props.bay.stances[1].id)
 const off = (part: DrawnPart) => props.parts.includes(part)
 const drawn = (part: DrawnPart) => (off(part) ? 'ghost' : 'whole')
-const lift = computed(() => (props.car === 'raised' ? -13 : 0))
+const lift = computed(() => (isAway.value ? -13 : 0))
 const words = computed(() =>
   [
-    props.car === 'raised' ? 'Car raised' : 'Car on the ground',
+    props.bay.stances[isAway.value ? 1 : 0].said,
     off('wheels') && 'front wheels off',
     off('gearbox') && 'box out',
     off('transfer-case') && 'transfer case out',
@@ -17,6 +18,7 @@ const words = computed(() =>
     off('subframe') && 'subframe down',
     off('engine-support') && 'engine held from above',
     off('box-jack') && 'box on its jack',
+    off('pan') && 'pan of the box off',
   ]
     .filter(Boolean)
     .join(', '),
@@ -40,13 +42,14 @@ const words = computed(() =>
       <path v-if="off('exhaust')" d="M40 49 H76 l6 2 H112" class="ghost" />
       <rect v-if="off('transfer-case')" x="44" y="43" width="9" height="6" class="ghost" />
       <line v-if="off('crossmember') || off('subframe')" x1="32" y1="50" x2="48" y2="50" class="ghost" />
+      <path v-if="off('pan')" d="M36 47 h12 v3 h-12 z" class="ghost" />
       <line v-if="off('undertray')" x1="38" y1="52.5" x2="62" y2="52.5" class="ghost" />
       <g v-if="off('engine-support')">
         <line x1="5" y1="27" x2="38" y2="27" class="heavy" />
         <line x1="18" y1="27" x2="18" y2="37.5" class="line" />
       </g>
     </g>
-    <g v-if="car === 'raised'" class="line">
+    <g v-if="isAway" class="line">
       <g v-if="off('lift')">
         <line x1="66" y1="62" x2="66" y2="38" class="heavy" />
         <line x1="48" y1="38" x2="86" y2="38" class="heavy" />

@@ -2,18 +2,19 @@
 import {
   actualMinutes,
   changedParts,
+  forbiddenNow,
+  guardWords,
   jobEnds,
   minutesLeft,
   nextStep,
   partsDue,
-  pedalForbidden,
   standCounts,
   waitOf,
 } from '../../../core/job'
+import { placeOf, bayOf } from '../../../core/packs'
 import { minutesText, stopwatch } from '../../words/durations'
 import { momentText } from '../../words/moments'
 import { offWords } from '../../words/off-words'
-import { placeNames } from '../../words/places'
 import { utcOffsetMinutes } from '../../words/utc-offset'
 
 /** The same line across the top of every view of a job; each part opens the view that explains it. */
@@ -21,7 +22,16 @@ const { state, path } = useJob()
 const now = useSeconds()
 const counts = computed(() => standCounts(state.value))
 const off = computed(() => offWords(counts.value))
-const place = computed(() => nextStep(state.value)?.planned.place ?? state.value.place)
+const at = computed(() =>
+  placeOf(state.value.procedure ?? {}, nextStep(state.value)?.planned.place ?? state.value.place),
+)
+const bay = computed(() => bayOf(state.value.procedure ?? {}))
+/** What nobody may do now, in one tag. */
+const forbidden = computed(() =>
+  forbiddenNow(state.value)
+    .map(({ guard }, index) => (index ? guardWords[guard].tag.toLowerCase() : guardWords[guard].tag))
+    .join(', '),
+)
 const left = computed(() => minutesLeft(state.value))
 const timer = computed(() => {
   const running = Object.keys(state.value.timers).find(stepId => state.value.timers[stepId]!.runningSince)
@@ -61,27 +71,30 @@ const ends = computed(() =>
       <p class="min-w-0 text-lg font-semibold leading-tight max-sm:max-w-[60%]">
         <span class="figure mr-2 text-quiet">{{ state.number || 'new' }}</span>{{ state.vehicle?.name }}
       </p>
-      <div class="ml-auto sm:order-last"><SettingsMenu /></div>
+      <div class="ml-auto sm:order-last"><SettingsMenu compact /></div>
       <NuxtLink :to="path('car')" class="flex items-center gap-2 no-underline" :aria-label="`The car: ${off}`">
-        <CarGlyph :car="state.car" :parts="changedParts(state)" class="h-11 w-16 shrink-0 sm:w-22" />
+        <BayGlyph :bay="bay" :car="state.car" :parts="changedParts(state)" class="h-11 w-16 shrink-0 sm:w-22" />
         <span class="underline max-sm:hidden">{{ off }}</span>
       </NuxtLink>
       <NuxtLink
         v-if="!ended"
         :to="path('work')"
         class="inline-flex min-h-11 items-center no-underline"
-        :aria-label="`Next place: ${placeNames[place].word}`"
-        ><PlaceTag :place="place" class="max-sm:[&>span:last-child]:hidden"
+        :aria-label="`Next place: ${at.name}`"
+        ><PlaceTag :at="at" class="max-sm:[&>span:last-child]:hidden"
       /></NuxtLink>
-      <NuxtLink v-if="pedalForbidden(state)" :to="path('pedal')" class="inline-flex min-h-11 items-center no-underline"
-        ><span class="tag border-danger font-semibold text-danger">No pedal</span></NuxtLink
+      <NuxtLink
+        v-if="forbidden"
+        :to="path(state.procedure?.control ? 'control' : 'pedal')"
+        class="inline-flex min-h-11 items-center no-underline"
+        ><span class="tag border-danger font-semibold text-danger">{{ forbidden }}</span></NuxtLink
       >
       <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
       <NuxtLink :to="path('plan')" class="min-h-11 content-center underline">
         <template v-if="ended">{{ ended }}</template>
         <template v-else
-          ><span class="max-sm:hidden">{{ minutesText(left) }} left, done about</span
-          ><span class="sm:hidden">until</span> {{ ends }}</template
+          ><span class="max-sm:hidden">{{ minutesText(left) }} left, about</span><span class="sm:hidden">until</span>
+          {{ ends }}</template
         >
       </NuxtLink>
       <SentMark />

@@ -6,6 +6,7 @@ import { localField } from '../../words/dates'
 /** When the customer was told it would be done. */
 const { store, state } = useJob()
 const changing = ref(false)
+const moved = computed(() => state.value.moves.at(-1) ?? null)
 const typed = ref('')
 function open() {
   typed.value = localField(state.value.promisedAt ? new Date(state.value.promisedAt) : new Date(nowMs() + 86_400_000))
@@ -29,12 +30,14 @@ function keep(at: Date | null) {
       </button>
       <button v-if="state.promisedAt" class="min-h-11 underline" @click="keep(null)">Take it back</button>
     </p>
-    <form v-else class="flex flex-wrap items-end gap-2" @submit.prevent="keep(new Date(typed))">
+    <p v-if="!changing && moved" class="text-quiet">Moved last: <MovedLast :move="moved" /></p>
+    <form v-if="changing" class="flex flex-wrap items-end gap-2" @submit.prevent="keep(new Date(typed))">
       <div class="w-60">
         <Field v-slot="{ control }" id="promised-at" label="Promised for"
           ><input v-bind="control" v-model="typed" type="datetime-local" class="figure mt-1"
         /></Field>
       </div>
+      <PromiseByCost class="w-full" @take="at => (typed = localField(at))" />
       <button class="button button-main">Keep it</button
       ><button type="button" class="button" @click="changing = false">Leave it</button>
     </form>

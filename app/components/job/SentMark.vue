@@ -2,7 +2,10 @@
 import { keepsNothing } from '../../log/keep-here'
 import { clockText } from '../../words/dates'
 
-/** One mark at a glance: all is sent, what waits and since when, what was set aside, or that this device keeps nothing. Its panel says more. */
+/**
+ * One mark at a glance: all is sent, what waits and since when, what was set aside, or that this device keeps nothing. Its panel says more.
+ * Its width does not follow its words: what lies under a finger stays there while acts are kept and sent.
+ */
 const { store, state } = useJob()
 const open = ref(false)
 const since = computed(() => {
@@ -32,7 +35,7 @@ const mark = computed((): { full: string; more?: string; end?: string; short: st
     }
   if (store.keeping > 0) return { full: `${store.keeping} being kept`, short: '…', tone: 'quiet' }
   if (keepsNothing.value) return { full: 'not kept on this device', short: '!', tone: 'bad' }
-  if (!store.connected) return { full: 'No word from the server', short: '↯', tone: 'attention' }
+  if (!store.connected) return { full: 'No word', more: ' from the server', short: '↯', tone: 'attention' }
   return { full: 'All sent', short: '✓', tone: 'quiet' }
 })
 </script>
@@ -40,7 +43,7 @@ const mark = computed((): { full: string; more?: string; end?: string; short: st
 <template>
   <div data-sent-mark class="relative flex items-center gap-2 max-sm:ml-auto max-sm:static">
     <button
-      class="tag min-h-11"
+      class="tag min-h-11 sm:min-w-34"
       :class="tones[mark.tone]"
       :aria-expanded="open"
       data-testid="sent-mark"
@@ -49,7 +52,7 @@ const mark = computed((): { full: string; more?: string; end?: string; short: st
       <span class="figure font-bold sm:hidden" aria-hidden="true">{{ mark.short }}</span>
       <span class="max-sm:sr-only" role="status" :data-testid="waiting > 0 ? 'waits' : undefined"
         >{{ mark.full }}<span class="max-2xl:sr-only">{{ mark.more }}</span
-        ><span :class="(aside || errands) && !keepsNothing ? 'max-2xl:sr-only' : ''">{{ mark.end }}</span></span
+        ><span :class="keepsNothing ? '' : 'max-2xl:sr-only'">{{ mark.end }}</span></span
       >
     </button>
     <span v-if="errands" class="tag border-attention text-attention" data-testid="errand-count"

@@ -21,6 +21,7 @@ const aside = computed(() => state.value.aside.filter(record => !record.ended).l
 const standing = computed(() =>
   waiting.value.length === 0 ? 'sent' : store.standing === 'sent' ? 'sending' : store.standing,
 )
+const late = computed(() => store.log.filter(event => event.late).length)
 const heard = computed(() => device.heardAt.get(store.jobId))
 const room = ref('')
 const MEGABYTE = 1e6
@@ -81,6 +82,11 @@ const standings = {
         @click="$emit('close')"
         >{{ aside }} set aside</NuxtLink
       ><span v-else>Nothing was set aside.</span>
+    </p>
+    <p v-if="late" class="mt-1">
+      <NuxtLink :to="path('aside')" class="font-semibold underline" data-testid="late" @click="$emit('close')"
+        >{{ late }} arrived after their doer had left</NuxtLink
+      >
     </p>
     <p class="mt-3 text-quiet">
       {{

@@ -6,8 +6,11 @@ import type { NumberFormat } from '../../../core/units'
 import type { Theme } from '../../composables/useTheme'
 
 /** The settings themselves, open from the first. */
+defineProps<{ compact?: boolean }>()
 const store = useGarageStore()
 const messages = useMessages()
+const route = useRoute()
+const working = computed(() => store.garage!.people.find(person => person.id === store.personId)?.name ?? '')
 const { theme, choose } = useTheme()
 const themes: { id: Theme; label: string }[] = [
   { id: 'auto', label: 'As the device' },
@@ -23,16 +26,19 @@ interface Entry {
 }
 const groups = computed((): { title: string; entries: Entry[] }[] => {
   const garage = store.garage!
+  const light = {
+    title: 'Light',
+    entries: themes.map(({ id, label }) => ({ label, on: theme.value === id, act: () => choose(id) })),
+  }
+  // Units and words are the garage’s, not one person’s.
+  if (!store.can('settle')) return [light]
   const set = (change: Parameters<typeof store.change>[0]) => () => {
     void store
       .change(change)
       .catch(() => messages.say('The server did not answer. The setting stays as it was.', 'refused'))
   }
   return [
-    {
-      title: 'Light',
-      entries: themes.map(({ id, label }) => ({ label, on: theme.value === id, act: () => choose(id) })),
-    },
+    light,
     {
       title: 'Torque first in',
       entries: (['N·m', 'lbf·ft'] as const).map(unit => ({
@@ -90,12 +96,6 @@ const groups = computed((): { title: string; entries: Entry[] }[] => {
         act: set({ words }),
       })),
     },
-    {
-      title: 'Who is working',
-      entries: garage.people
-        .filter(person => !person.gone)
-        .map(({ id, name }) => ({ label: name, on: store.personId === id, act: () => store.choosePerson(id) })),
-    },
   ]
 })
 const button = useTemplateRef('button')
@@ -105,13 +105,25 @@ onMounted(() => (button.value?.$el as HTMLElement | undefined)?.click())
 <template>
   <Menu v-if="store.garage" as="div" class="no-print relative">
     <MenuButton ref="button" class="button px-3!" aria-label="Settings"
-      ><Cog6ToothIcon class="size-6 sm:hidden" aria-hidden="true" /><span class="max-sm:hidden"
+      ><Cog6ToothIcon class="size-6" :class="compact ? '2xl:hidden' : 'sm:hidden'" aria-hidden="true" /><span
+        :class="compact ? 'max-2xl:hidden' : 'max-sm:hidden'"
         >Settings</span
       ></MenuButton
     >
     <MenuItems
       class="absolute right-0 z-40 mt-1 grid max-h-[80dvh] w-72 gap-3 overflow-y-auto border-2 border-ink bg-paper p-4 outline-none"
     >
+      <div>
+        <p class="text-sm text-quiet">Who is working</p>
+        <MenuItem v-slot="{ active }" as="div" class="mt-1">
+          <NuxtLink
+            class="button w-full justify-between! no-underline"
+            :class="active ? 'outline-3 outline-action' : ''"
+            :to="{ path: '/who', query: { to: route.fullPath } }"
+            >{{ working }}<span class="font-normal text-quiet">change</span></NuxtLink
+          >
+        </MenuItem>
+      </div>
       <div v-for="group in groups" :key="group.title">
         <p class="text-sm text-quiet">{{ group.title }}</p>
         <div class="mt-1 flex flex-wrap gap-2">

@@ -11,10 +11,11 @@ const { problems, check } = useChecked(garageSettings)
 /** Whatever is wrong first. */
 const problem = computed(() => Object.values(problems.value)[0] ?? '')
 const saved = ref('')
-const { hours, location } = garage.garage!
+const { hours, location, trayTools = 0 } = garage.garage!
 const usual = ref(hours ?? { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5] })
 const form = reactive({
   kept: hours !== null,
+  tray: String(trayTools),
   latitude: location ? String(location.latitude) : '',
   longitude: location ? String(location.longitude) : '',
 })
@@ -25,6 +26,7 @@ async function save() {
   saved.value = ''
   const entry = {
     hours: form.kept ? usual.value : null,
+    trayTools: numbers.plain(form.tray),
     latitude: degrees(form.latitude),
     longitude: degrees(form.longitude),
   }
@@ -51,6 +53,11 @@ async function save() {
       />
       <HoursFields v-if="form.kept" v-model="usual" name="usual" />
       <div class="flex flex-wrap items-end gap-3">
+        <div class="w-44">
+          <Field v-slot="{ control }" id="tray-tools" label="Tools on our tray"
+            ><input v-bind="control" v-model="form.tray" inputmode="numeric" class="figure mt-1"
+          /></Field>
+        </div>
         <div class="w-36">
           <Field v-slot="{ control }" id="latitude" label="Degrees north"
             ><input v-bind="control" v-model="form.latitude" inputmode="decimal" class="figure mt-1"

@@ -5,7 +5,18 @@ import { garageSettings } from '../../../contracts/jobs'
 const t = useTerms()
 const numbers = useNumbers()
 const garage = useGarageStore()
-const { labourPerHour, currency, taxPercent, partsMarginPercent, callOut, paper } = garage.garage!
+const {
+  labourPerHour,
+  currency,
+  taxPercent,
+  partsMarginPercent,
+  callOut,
+  paper,
+  priceShare,
+  laterPercent = 3,
+  latePerDay = 0,
+  earlyPerDay = 0,
+} = garage.garage!
 const form = reactive({
   hour: String(labourPerHour),
   currency,
@@ -13,6 +24,10 @@ const form = reactive({
   margin: String(partsMarginPercent),
   callOut: String(callOut),
   paper,
+  share: priceShare ? String(priceShare) : '',
+  later: String(laterPercent),
+  late: String(latePerDay),
+  early: String(earlyPerDay),
 })
 const number = (text: string) => numbers.plain(text)
 const { problems, check } = useChecked(garageSettings)
@@ -44,6 +59,10 @@ async function save() {
     taxPercent: number(form.tax),
     partsMarginPercent: number(form.margin),
     callOut: number(form.callOut),
+    priceShare: form.share === '' ? null : Number(form.share),
+    laterPercent: number(form.later),
+    latePerDay: number(form.late),
+    earlyPerDay: number(form.early),
     paper: form.paper,
   }
   if (await check(entry, change => garage.change(change))) saved.value = 'Kept.'
@@ -93,6 +112,31 @@ async function save() {
             <option value="letter">Letter</option>
           </select></Field
         >
+      </div>
+      <div class="w-64">
+        <Field v-slot="{ control }" id="price-share" label="Hours that are asked for"
+          ><select v-bind="control" v-model="form.share" class="mt-1">
+            <option value="">the likeliest of each step</option>
+            <option value="0.5">enough for half of such jobs</option>
+            <option value="0.8">enough for 80 of 100</option>
+            <option value="0.9">enough for 90 of 100</option>
+          </select></Field
+        >
+      </div>
+      <div class="w-56">
+        <Field v-slot="{ control }" id="later-percent" label="Paid a year later counts less, in 100"
+          ><input v-bind="control" v-model="form.later" inputmode="decimal" class="figure mt-1"
+        /></Field>
+      </div>
+      <div class="w-44">
+        <Field v-slot="{ control }" id="late-per-day" label="A day late costs us"
+          ><input v-bind="control" v-model="form.late" inputmode="decimal" class="figure mt-1"
+        /></Field>
+      </div>
+      <div class="w-56">
+        <Field v-slot="{ control }" id="early-per-day" label="A day too early costs us"
+          ><input v-bind="control" v-model="form.early" inputmode="decimal" class="figure mt-1"
+        /></Field>
       </div>
       <button class="button button-main">Keep this rate</button><span role="status">{{ saved }}</span>
       <p v-if="problem" class="w-full text-danger" role="alert">{{ t(problem) }}</p>

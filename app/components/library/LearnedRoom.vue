@@ -65,6 +65,7 @@ const why = (line: LearnedLine) =>
     </p>
     <p v-else-if="!lines || !causes" role="status">Fetching what was learned</p>
     <template v-else>
+      <OwnPace />
       <section aria-labelledby="minutes-title">
         <h2 id="minutes-title" class="text-xl">Minutes of our own</h2>
         <p class="mt-2">

@@ -2,6 +2,7 @@
 import type { PackLine, PackText } from '../../../contracts/answers'
 import { packText } from '../../../contracts/jobs'
 import { minutesText } from '../../words/durations'
+import { inFamilies } from '../../words/in-families'
 import { issuesOf } from '../../words/reason-of'
 
 /** Every layout the garage can choose: those that ship and its own. All of them can be checked at once. */
@@ -67,7 +68,7 @@ async function checkAll() {
     checking.value = line.id
     try {
       const { yaml } = await $fetch<PackText>(`/api/packs/${line.id}/file`, { headers: { accept: 'application/json' } })
-      const found = await check(yaml)
+      const found = await check(yaml, KNOWN_PATIENCE_MS)
       if (!found) break
       const [first] = found.problems
       findings.value[line.id] = first
@@ -104,54 +105,57 @@ async function checkAll() {
       The layouts could not be fetched. <button class="font-semibold underline" @click="load">Try again</button>
     </p>
     <p v-else-if="!lines" class="mt-3" role="status">Fetching the layouts</p>
-    <ul v-else class="mt-3">
-      <li
-        v-for="line in lines"
-        :key="line.id"
-        class="flex flex-wrap items-start gap-x-5 gap-y-2 border-t-2 border-ink py-3"
-        :data-testid="`pack-${line.id}`"
-      >
-        <div class="min-w-0 flex-1 basis-80">
-          <p>
-            <NuxtLink :to="`/library/packs/${line.id}`" class="text-lg font-semibold underline">{{
-              t(line.title)
-            }}</NuxtLink>
-            <span v-if="line.own" class="tag ml-2 text-sm">ours</span>
-          </p>
-          <p class="text-quiet">{{ t(line.about) }}</p>
-          <p class="text-sm text-quiet">
-            <span class="figure">{{ line.id }}</span><template v-if="line.operationCount"
-              >, {{ line.operationCount }} pieces of work written down</template
-            ><template v-if="line.own"
-              >, changed
-              {{
-                new Date(line.own.changedAt).toLocaleDateString('en-GB', {
-                  day: 'numeric',
-                  month: 'short',
-                  year: 'numeric',
-                })
-              }}
-              by {{ line.own.changedBy }}</template
+    <section v-for="[family, members] in inFamilies(lines ?? [])" :key="family ?? ''" class="mt-5">
+      <h3 class="label">{{ family ? t(family) : 'Of no family' }}</h3>
+      <ul class="mt-1">
+        <li
+          v-for="line in members"
+          :key="line.id"
+          class="flex flex-wrap items-start gap-x-5 gap-y-2 border-t-2 border-ink py-3"
+          :data-testid="`pack-${line.id}`"
+        >
+          <div class="min-w-0 flex-1 basis-80">
+            <p>
+              <NuxtLink :to="`/library/packs/${line.id}`" class="text-lg font-semibold underline">{{
+                t(line.title)
+              }}</NuxtLink>
+              <span v-if="line.own" class="tag ml-2 text-sm">ours</span>
+            </p>
+            <p class="text-quiet">{{ t(line.about) }}</p>
+            <p class="text-sm text-quiet">
+              <span class="figure">{{ line.id }}</span><template v-if="line.operationCount"
+                >, {{ line.operationCount }} pieces of work written down</template
+              ><template v-if="line.own"
+                >, changed
+                {{
+                  new Date(line.own.changedAt).toLocaleDateString('en-GB', {
+                    day: 'numeric',
+                    month: 'short',
+                    year: 'numeric',
+                  })
+                }}
+                by {{ line.own.changedBy }}</template
+              >
+            </p>
+            <p v-if="line.fault" class="text-danger">Cannot be used: {{ line.fault }}</p>
+            <p v-if="findings[line.id]" :class="findings[line.id]!.sound ? 'text-good' : 'text-danger'">
+              <span aria-hidden="true">{{ findings[line.id]!.sound ? '✓ ' : '! ' }}</span>{{ findings[line.id]!.text }}
+            </p>
+            <p v-else-if="checking === line.id" role="status">Looking through it</p>
+          </div>
+          <div class="flex flex-wrap gap-2">
+            <NuxtLink :to="`/library/packs/${line.id}`" class="button no-underline"
+              >{{ line.own ? 'Edit' : 'Read' }}<span class="sr-only"> {{ t(line.title) }}</span></NuxtLink
             >
-          </p>
-          <p v-if="line.fault" class="text-danger">Cannot be used: {{ line.fault }}</p>
-          <p v-if="findings[line.id]" :class="findings[line.id]!.sound ? 'text-good' : 'text-danger'">
-            <span aria-hidden="true">{{ findings[line.id]!.sound ? '✓ ' : '! ' }}</span>{{ findings[line.id]!.text }}
-          </p>
-          <p v-else-if="checking === line.id" role="status">Looking through it</p>
-        </div>
-        <div class="flex flex-wrap gap-2">
-          <NuxtLink :to="`/library/packs/${line.id}`" class="button no-underline"
-            >{{ line.own ? 'Edit' : 'Read' }}<span class="sr-only"> {{ t(line.title) }}</span></NuxtLink
-          >
-          <button class="button" :disabled="!!line.fault" @click="duplicate(line.id)">
-            Duplicate<span class="sr-only"> {{ t(line.title) }}</span>
-          </button>
-          <a class="button no-underline" :href="`/api/packs/${line.id}/file`" download
-            >Export<span class="sr-only"> {{ t(line.title) }}</span></a
-          >
-        </div>
-      </li>
-    </ul>
+            <button class="button" :disabled="!!line.fault" @click="duplicate(line.id)">
+              Duplicate<span class="sr-only"> {{ t(line.title) }}</span>
+            </button>
+            <a class="button no-underline" :href="`/api/packs/${line.id}/file`" download
+              >Export<span class="sr-only"> {{ t(line.title) }}</span></a
+            >
+          </div>
+        </li>
+      </ul>
+    </section>
   </section>
 </template>

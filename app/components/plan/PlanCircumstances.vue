@@ -2,7 +2,7 @@
 import { nowDate } from '../../device/clock'
 import { addHours, set } from 'date-fns'
 import type { Circumstances } from '../../../core/job'
-import type { WorkingHours } from '../../../core/sequence'
+import type { Skill, WorkingHours } from '../../../core/sequence'
 import { localField } from '../../words/dates'
 
 /** When work goes on and when somebody comes to help. A change has the plan worked out again. */
@@ -11,19 +11,14 @@ const { state } = useJob()
 const garage = useGarageStore()
 const problem = ref('')
 const t = useTerms()
-/** Steps left that want two while nobody else is there, with their way out. */
-const alone = computed(() =>
-  state.value
-    .plan!.steps.filter(step => step.shortHanded && !state.value.done[step.id])
-    .map(step => state.value.procedure!.operations.find(operation => operation.id === step.id)!),
-)
-const wantTwo = computed(
-  () =>
-    state.value.procedure!.operations.filter(operation => operation.hands === 2 && !state.value.done[operation.id])
-      .length,
-)
 const circumstances = computed(() => state.value.circumstances)
 
+/** Sizes of trays, the garage's own among them. */
+const trays = computed(() =>
+  [...new Set([0, 4, 8, 16, circumstances.value.trayTools ?? 0])]
+    .sort((a, b) => a - b)
+    .map(size => ({ id: String(size), label: size === 0 ? 'only those in hand' : `${size} on a tray` })),
+)
 const usual = computed(() => garage.garage?.hours ?? { fromMinute: 480, toMinute: 1080, weekdays: [1, 2, 3, 4, 5] })
 
 function changeHours(hours: WorkingHours) {
@@ -68,6 +63,22 @@ function changeHelper(end: 'from' | 'to', text: string) {
         @update:model-value="changeHours"
       />
     </div>
+    <ChoiceRow
+      label="Whoever does it …"
+      :model-value="circumstances.skill ?? 'has-done-it'"
+      :choices="[
+        { id: 'first-time', label: 'does it for the first time' },
+        { id: 'has-done-it', label: 'has done it before' },
+        { id: 'does-it-weekly', label: 'does it every week' },
+      ]"
+      @update:model-value="skill => emit('change', { skill: skill as Skill })"
+    />
+    <ChoiceRow
+      label="Tools at hand at one place …"
+      :model-value="String(circumstances.trayTools ?? 0)"
+      :choices="trays"
+      @update:model-value="size => emit('change', { trayTools: Number(size) })"
+    />
     <div v-if="state.procedure!.hands === 1">
       <p class="label">A second pair of hands …</p>
       <div class="mt-2 flex flex-wrap items-end gap-3">
@@ -93,22 +104,7 @@ function changeHelper(end: 'from' | 'to', text: string) {
         <button v-else class="button" @click="comes">comes for a while</button>
       </div>
     </div>
-    <div v-if="wantTwo > 0">
-      <p class="label">
-        {{ wantTwo }} {{ wantTwo === 1 ? 'step wants' : 'steps want' }} two{{
-          alone.length === 0
-            ? ', and somebody is there for each.'
-            : alone.length < wantTwo
-              ? `; ${alone.length} of them you do alone:`
-              : '; you do them alone:'
-        }}
-      </p>
-      <ul v-if="alone.length" class="ruled mt-1">
-        <li v-for="operation in alone" :key="operation.id" class="py-2">
-          {{ t(operation.title) }}<span class="block text-quiet">{{ t(operation.aloneWay ?? '') }}</span>
-        </li>
-      </ul>
-    </div>
+    <AloneSteps @change="change => emit('change', change)" />
     <p v-if="problem" class="text-danger" role="alert">{{ t(problem) }}</p>
   </section>
 </template>

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { planMoves } from '../../../core/job'
 import { minutesText } from '../../words/durations'
 import { momentText } from '../../words/moments'
 
 /** What made the job longer or shorter since it was planned, and why; the newest first. */
-const { store } = useJob()
+const { state } = useJob()
 const t = useTerms()
 const SHOWN = 6
 const whole = ref(false)
-const moves = computed(() => planMoves(store.log).toReversed())
+const moves = computed(() => state.value.moves.toReversed())
 const shown = computed(() => (whole.value ? moves.value : moves.value.slice(0, SHOWN)))
 const inAll = computed(() => Math.round(moves.value.reduce((sum, move) => sum + move.minutes, 0)))
 const signed = (minutes: number) => `${minutes < 0 ? '−' : '+'}${minutesText(Math.abs(minutes))}`

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { placeOf, stanceOf } from '../../../core/packs'
+import type { Procedure } from '../../../core/packs'
 import { stepMinutes } from '../../../core/sequence'
 import type { Plan } from '../../../core/sequence'
 import { minutesText } from '../../words/durations'
@@ -6,6 +8,7 @@ import { minutesText } from '../../words/durations'
 /** The plan in words: trip by trip, step by step. A step that has the focus is moved with Alt and an arrow, pinned with P. */
 const props = defineProps<{
   plan: Plan
+  procedure: Procedure
   done: Set<string>
   pinned: Set<string>
   asked: string | null
@@ -44,11 +47,11 @@ watch(
 </script>
 
 <template>
-  <ol class="print:columns-2 print:gap-6 print:text-[8pt] print:leading-[1.15]">
+  <ol class="print:columns-2 print:gap-6 print:text-[8pt] print:leading-[1.1]">
     <li v-for="(trip, index) in plan.trips" :key="index" class="border-t-2 border-ink py-3 print:border-t print:py-0.5">
       <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
-        <PlaceTag :place="trip.place" class="print:[&>span]:py-0" />
-        <span>{{ trip.car === 'raised' ? 'car raised' : 'car on the ground' }}</span>
+        <PlaceTag :at="placeOf(procedure, trip.place)" class="print:[&>span]:py-0" />
+        <span>{{ stanceOf(procedure, trip.car).name }}</span>
         <span class="figure ml-auto">{{ minutesText(trip.minutes) }}</span>
       </p>
       <ul class="mt-1">

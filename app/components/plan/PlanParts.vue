@@ -20,7 +20,7 @@ const lines = computed(() =>
     }
   }),
 )
-const arrivalsWithout = (partId: string) => state.value.circumstances.arrivals.filter(entry => entry.partId !== partId)
+const arrivalsWithout = (partId: string) => store.ahead.circumstances.arrivals.filter(entry => entry.partId !== partId)
 /** A part that was ordered came with its order; another is only taken off the list of what is on its way. */
 function here(partId: string) {
   const order = state.value.orders.find(

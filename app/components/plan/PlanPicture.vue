@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize, useMediaQuery } from '@vueuse/core'
-import { places } from '../../../core/pack/kinds'
+import { bayOf } from '../../../core/packs'
 import type { Place, Procedure } from '../../../core/packs'
 import type { Plan } from '../../../core/sequence'
 import { stepTitle } from '../../../core/job'
@@ -8,7 +8,6 @@ import type { PlanClock } from '../../../core/job'
 import { groundLine } from '../../drawing/ground-line'
 import { hourMarks, milestoneMarks, waitBars } from '../../drawing/plan-marks'
 import { momentText } from '../../words/moments'
-import { placeNames } from '../../words/places'
 import { drawnMinutes, planScale } from '../../drawing/plan-scale'
 import { legalBand } from '../../drawing/step-drag'
 
@@ -31,7 +30,8 @@ const LABEL_WIDE = 92
 const LABEL_NARROW = 34
 const TOP = 66
 const PER_MINUTE_CLOSE = 4.5
-const lanesBottom = TOP + LANE * places.length
+const places = computed(() => bayOf(props.procedure).places)
+const lanesBottom = computed(() => TOP + LANE * places.value.length)
 const frame = useTemplateRef('frame')
 const drawing = useTemplateRef<SVGSVGElement>('drawing')
 const finePointer = useMediaQuery('(pointer: fine)')
@@ -45,11 +45,11 @@ const width = computed(() =>
 )
 const scale = computed(() => planScale(props.plan, 2, Math.max(40, width.value - 10), props.clock.minutes))
 const x = computed(() => scale.value.x)
-const laneOf = (place: Place) => TOP + places.indexOf(place) * LANE
+const laneOf = (place: Place) => TOP + places.value.findIndex(({ id }) => id === place) * LANE
 
 const waits = computed(() => waitBars(props.plan, props.procedure, x.value))
 const waitRows = computed(() => waits.value.reduce((most, wait) => Math.max(most, wait.row + 1), 0))
-const groundTop = computed(() => lanesBottom + 8 + waitRows.value * 24)
+const groundTop = computed(() => lanesBottom.value + 8 + waitRows.value * 24)
 const axisTop = computed(() => groundTop.value + 40)
 const height = computed(() => axisTop.value + 26)
 
@@ -112,24 +112,24 @@ const rangeWords = computed(() => {
 </script>
 
 <template>
-  <div ref="frame" class="w-full select-none">
+  <div ref="frame" class="w-full select-none" :style="frameWidth > 0 ? {} : { minHeight: `${height}px` }">
     <div v-if="frameWidth > 0" class="flex">
       <svg :width="labelWidth" :height="height" class="shrink-0" aria-hidden="true">
-        <g v-for="place in places" :key="place">
-          <rect x="0" :y="laneOf(place) + 9" width="26" height="26" rx="2" fill="var(--ink)" />
+        <g v-for="place in places" :key="place.id">
+          <rect x="0" :y="laneOf(place.id) + 9" width="26" height="26" rx="2" fill="var(--ink)" />
           <text
             x="13"
-            :y="laneOf(place) + 28"
+            :y="laneOf(place.id) + 28"
             fill="var(--paper)"
             font-size="16"
             font-weight="700"
             text-anchor="middle"
             class="figure"
           >
-            {{ placeNames[place].letter }}
+            {{ place.letter }}
           </text>
-          <text v-if="labelWidth > LABEL_NARROW" x="34" :y="laneOf(place) + 28" fill="var(--ink)" font-size="16">
-            {{ placeNames[place].word }}
+          <text v-if="labelWidth > LABEL_NARROW" x="34" :y="laneOf(place.id) + 28" fill="var(--ink)" font-size="16">
+            {{ place.name }}
           </text>
         </g>
         <text v-if="waitRows" x="0" :y="lanesBottom + 24" fill="var(--attention)" font-size="15">
@@ -174,11 +174,11 @@ const rangeWords = computed(() => {
           </g>
           <line
             v-for="place in places"
-            :key="place"
+            :key="place.id"
             x1="0"
             :x2="width"
-            :y1="laneOf(place) + LANE"
-            :y2="laneOf(place) + LANE"
+            :y1="laneOf(place.id) + LANE"
+            :y2="laneOf(place.id) + LANE"
             stroke="var(--rule)"
           />
           <rect
@@ -257,69 +257,9 @@ const rangeWords = computed(() => {
               2
             </text>
           </g>
-          <g v-for="wait in waits" :key="wait.key">
-            <line
-              :x1="x(wait.from)"
-              :x2="x(wait.from)"
-              :y1="laneOf(wait.place) + LANE - 6"
-              :y2="lanesBottom + 10 + wait.row * 24"
-              stroke="var(--attention)"
-              stroke-dasharray="2 3"
-            />
-            <rect
-              :x="x(wait.from)"
-              :y="lanesBottom + 10 + wait.row * 24"
-              :width="Math.max(2, x(wait.to) - x(wait.from))"
-              height="18"
-              fill="var(--attention-tint)"
-              stroke="var(--attention)"
-            />
-            <text
-              :x="x(wait.to) - x(wait.from) > 64 ? x(wait.from) + 4 : x(wait.to) + 4"
-              :y="lanesBottom + 24 + wait.row * 24"
-              font-size="15"
-              fill="var(--ink)"
-            >
-              {{ wait.label }}
-            </text>
-          </g>
+          <PlanWaits :waits="waits" :x="x" :lane-of="laneOf" :lane="LANE" :lanes-bottom="lanesBottom" />
           <path :d="groundArea" fill="none" stroke="var(--ink)" stroke-width="3" stroke-linejoin="round" />
-          <g v-for="mark in milestones" :key="mark.stepId">
-            <line
-              :x1="mark.x"
-              :x2="mark.x"
-              :y1="mark.row * 20 + 20"
-              :y2="laneOf(mark.place) + 5"
-              stroke="var(--ink)"
-              stroke-width="1"
-            />
-            <text
-              :x="mark.x + (mark.anchor === 'end' ? -4 : 4)"
-              :y="mark.row * 20 + 17"
-              :text-anchor="mark.anchor"
-              font-size="15"
-              font-weight="650"
-              fill="var(--ink)"
-              stroke="var(--paper)"
-              stroke-width="4"
-              paint-order="stroke"
-            >
-              {{ t(mark.label) }}
-            </text>
-          </g>
-          <g v-for="mark in marks" :key="mark.minutes">
-            <line :x1="x(mark.minutes)" :x2="x(mark.minutes)" :y1="axisTop" :y2="axisTop + 5" stroke="var(--line)" />
-            <text
-              :x="x(mark.minutes)"
-              :y="axisTop + 21"
-              :text-anchor="mark.anchor"
-              class="figure"
-              font-size="15"
-              fill="var(--quiet)"
-            >
-              {{ mark.label }}
-            </text>
-          </g>
+          <PlanMarks :milestones="milestones" :marks="marks" :x="x" :lane-of="laneOf" :axis-top="axisTop" />
           <line
             v-if="clock.minutes > 0"
             :x1="x(clock.minutes)"

@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { toolsInCase } from '../../../core/job'
+import { placeOf, stanceOf } from '../../../core/packs'
 import type { Procedure } from '../../../core/packs'
 import type { Plan } from '../../../core/sequence'
 
-/** The tool roll: every tool by trip, those wanted for the first time apart, and which ones have to be borrowed. */
-const props = defineProps<{ plan: Plan; procedure: Procedure }>()
+/** The tool roll: every tool by trip, those wanted for the first time apart, and what it costs to have those that are not in the house. */
+const props = defineProps<{ plan: Plan; procedure: Procedure; busy: boolean }>()
+const emit = defineEmits<{ without: [toolIds: string[]] }>()
+const { state } = useJob()
 const t = useTerms()
 const garage = useGarageStore()
 const messages = useMessages()
@@ -19,7 +23,12 @@ const rolls = computed(() => {
     .filter(roll => roll.trip.tools.length > 0)
 })
 const label = (id: string) => [t(tools.value.get(id)!.name), tools.value.get(id)!.size].filter(Boolean).join(' ')
-const toBorrow = computed(() => props.plan.tools.filter(id => missing.value.has(id)))
+const without = computed(() => state.value.circumstances.without ?? [])
+const inCase = computed(() => toolsInCase(state.value))
+/** Not in the house: what the plan uses first, then what only the ladders do. */
+const toBeHad = computed(() => [...props.plan.tools, ...inCase.value].filter(id => missing.value.has(id)))
+const goWithout = (id: string, on: boolean) =>
+  emit('without', on ? [...without.value, id] : without.value.filter(other => other !== id))
 
 async function toggle(id: string) {
   const toolsMissing = missing.value.has(id) ? [...missing.value].filter(other => other !== id) : [...missing.value, id]
@@ -35,15 +44,25 @@ async function toggle(id: string) {
   <section>
     <p class="text-lg">
       <span class="figure font-semibold">{{ plan.tools.length }}</span> tools, laid out trip by trip.
-      <span v-if="toBorrow.length" class="font-semibold text-attention"
-        >To borrow: {{ toBorrow.map(id => t(tools.get(id)!.name)).join(', ') }}.</span
+      <span v-if="toBeHad.length === 0" class="text-quiet"
+        >Mark what is not in the house: then it says here what it costs to have it, or to do without it.</span
       >
-      <span v-else class="text-quiet">Mark what is not in the house, and it is listed here to borrow.</span>
     </p>
+    <section v-if="toBeHad.length" class="mt-3" aria-labelledby="tools-missing">
+      <h2 id="tools-missing" class="border-b-2 border-ink pb-1 text-lg">Not in the house</h2>
+      <MissingTool
+        v-for="id in toBeHad"
+        :key="id"
+        :tool-id="id"
+        :without="without.includes(id)"
+        :busy="busy"
+        @without="on => goWithout(id, on)"
+      />
+    </section>
     <div v-for="roll in rolls" :key="roll.index" class="mt-4 border-t-2 border-ink pt-3">
       <p class="flex items-center gap-3">
-        <PlaceTag :place="roll.trip.place" /><span class="text-quiet"
-          >trip {{ roll.index + 1 }}, {{ roll.trip.car === 'raised' ? 'car raised' : 'car on the ground' }}</span
+        <PlaceTag :at="placeOf(procedure, roll.trip.place)" /><span class="text-quiet"
+          >trip {{ roll.index + 1 }}, {{ stanceOf(procedure, roll.trip.car).name }}</span
         >
       </p>
       <ul class="mt-1 grid gap-x-8 sm:grid-cols-2">
@@ -51,20 +70,25 @@ async function toggle(id: string) {
           <span class="min-w-0 flex-1"
             >{{ t(tools.get(id)!.name) }} <span class="figure text-quiet">{{ tools.get(id)!.size }}</span></span
           >
-          <button
-            class="min-h-11 rounded-soft border-2 px-3 text-sm"
-            :class="missing.has(id) ? 'border-attention font-semibold text-attention' : 'border-line'"
-            :aria-pressed="missing.has(id)"
-            @click="toggle(id)"
-          >
-            {{ missing.has(id) ? 'to borrow' : 'in the house'
-            }}<span class="sr-only">: {{ t(tools.get(id)!.name) }}</span>
-          </button>
+          <ToolHere :here="!missing.has(id)" :name="t(tools.get(id)!.name)" @change="toggle(id)" />
         </li>
       </ul>
       <p v-if="roll.known.length" class="mt-1 text-quiet">
         {{ roll.fresh.length ? 'And from before' : 'From before' }}: {{ roll.known.map(label).join(', ') }}.
       </p>
     </div>
+    <details v-if="inCase.length" class="mt-4 border-t-2 border-ink pt-2">
+      <summary class="min-h-11 cursor-pointer text-lg font-semibold">
+        In case something sticks: {{ inCase.length }} tools of the ladders
+      </summary>
+      <ul class="mt-1 grid gap-x-8 sm:grid-cols-2">
+        <li v-for="id in inCase" :key="id" class="flex items-center gap-3 border-b border-rule py-1">
+          <span class="min-w-0 flex-1"
+            >{{ t(tools.get(id)!.name) }} <span class="figure text-quiet">{{ tools.get(id)!.size }}</span></span
+          >
+          <ToolHere :here="!missing.has(id)" :name="t(tools.get(id)!.name)" @change="toggle(id)" />
+        </li>
+      </ul>
+    </details>
   </section>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import type { SharesAnswer } from '../../../contracts/answers'
 import { breakIn } from '../../../core/job'
-import { fetchKept, keepAnswer } from '../../device/fetch-kept'
-import { newId } from '../../log/ids'
+import { fetchKept, keepAnswer, keptAnswer } from '../../device/fetch-kept'
+import { newId, newToken } from '../../log/ids'
 import { momentText } from '../../words/moments'
 import { issuesOf } from '../../words/reason-of'
 
@@ -9,40 +10,62 @@ import { issuesOf } from '../../words/reason-of'
 const { store, state } = useJob()
 const t = useTerms()
 const units = useUnits()
+const control = computed(() => state.value.procedure?.control ?? null)
 const report = computed(() => state.value.breakIn && breakIn(state.value.breakIn, state.value.breakIn.readings))
-const token = ref<string | null>(null)
+const links = shallowRef<SharesAnswer | null>(null)
+const days = ref<'30' | '90' | '365'>('90')
 const problem = ref('')
 const copied = ref(false)
-const link = computed(() => (token.value === null ? '' : `${window.location.origin}/s/${token.value}`))
 useKeys({ Backspace: store.undo })
 
 const errands = useErrandsStore()
 const path = computed(() => `/api/jobs/${store.jobId}/share`)
 const isWanted = computed(() => errands.ofJob(store.jobId).some(errand => errand.path === path.value))
 
-async function telling(ask: () => Promise<string | null>) {
+/** The link that was made on this device: nobody else can show it again. */
+const ownPath = computed(() => `${path.value}/own`)
+const own = ref<string | null>(null)
+const link = computed(() =>
+  own.value === null ? '' : `${links.value?.origin ?? window.location.origin}/s/${own.value}`,
+)
+
+async function telling(ask: () => Promise<unknown>) {
   problem.value = ''
   copied.value = false
   try {
-    token.value = await ask()
+    await ask()
   } catch (error) {
     problem.value = issuesOf(error)[0]!.reason
   }
 }
 const look = () =>
-  telling(async () => (await fetchKept<{ link: { token: string } | null }>(path.value)).link?.token ?? null)
+  telling(async () => {
+    own.value = (await keptAnswer<{ token: string | null }>(ownPath.value))?.token ?? null
+    links.value = await fetchKept<SharesAnswer>(path.value)
+    // Somebody has ended it, or its time has.
+    if (links.value.links.length === 0 && !isWanted.value) await forget()
+  })
+async function forget() {
+  own.value = null
+  await keepAnswer(ownPath.value, { token: null })
+}
 const make = () =>
   telling(async () => {
-    const wanted = { id: newId(), jobId: store.jobId, what: 'Make the customer’s link', path: path.value, body: {} }
-    const link = await errands.ask<{ token: string }>(wanted)
-    if (link) await keepAnswer(path.value, { link })
-    return link?.token ?? null
+    const body = { token: newToken(), days: Number(days.value) }
+    await keepAnswer(ownPath.value, { token: body.token })
+    own.value = body.token
+    const wanted = { id: newId(), jobId: store.jobId, what: 'Make the customer’s link', path: path.value, body }
+    if (await errands.ask(wanted).catch(fail)) await look()
   })
+async function fail(error: unknown): Promise<null> {
+  await forget()
+  throw error
+}
 const revoke = () =>
   telling(async () => {
     await $fetch(path.value, { method: 'DELETE' })
-    await keepAnswer(path.value, { link: null })
-    return null
+    await forget()
+    await look()
   })
 onMounted(look)
 watch(isWanted, wanted => !wanted && look())
@@ -56,8 +79,11 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
 <template>
   <SheetWithMargin margin-title="For the customer">
     <ProveHead />
-    <h1 class="text-2xl">Break-in</h1>
-    <template v-if="state.breakIn && report">
+    <h1 class="text-2xl">{{ control ? 'The first drives' : 'Break-in' }}</h1>
+    <ul v-if="control" class="ruled mt-3 text-lg">
+      <li v-for="line in control.gentle" :key="line" class="py-2">{{ t(line) }}</li>
+    </ul>
+    <template v-else-if="state.breakIn && report">
       <p class="mt-3 text-lg" data-testid="forecast">
         <template v-if="report.done">Broken in: {{ units.distance(report.drivenKm) }} driven.</template>
         <template v-else-if="report.endsAt"
@@ -90,34 +116,50 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
         :report="report"
       />
     </template>
-    <BreakInSheet class="mt-5" />
+    <BreakInSheet v-if="!control" class="mt-5" />
     <template #margin>
       <section class="grid gap-3">
         <h2 class="border-b border-ink pb-1 text-lg">For the customer</h2>
         <p>
-          A page that needs no account: the car, what was renewed, the break-in. Who has the link sees it, until you
-          revoke it.
+          A page that needs no account: the car, what was renewed, the first drives. Who has the link sees it, until it
+          ends.
         </p>
-        <template v-if="token">
+        <template v-if="own">
           <p>
             <a class="figure break-all underline" :href="link" data-testid="share-link">{{ link }}</a>
           </p>
-          <p class="flex flex-wrap gap-2">
-            <button class="button" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button><button
-              class="button"
-              @click="revoke"
-            >
-              Revoke it
-            </button>
-          </p>
+          <p v-if="isWanted" class="font-semibold text-attention">It leads there as soon as there is signal.</p>
+          <button class="button justify-self-start" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</button>
         </template>
-        <p v-else-if="isWanted" class="font-semibold text-attention">The link is made as soon as there is signal.</p>
-        <button v-else class="button justify-self-start" @click="make">Make a link</button>
+        <ul v-if="links?.links.length" class="ruled" aria-label="Links that are out">
+          <li v-for="each in links.links" :key="each.id" class="py-1">
+            Made {{ momentText(each.createdAt) }}, holds until {{ day(each.expiresAt) }}
+          </li>
+        </ul>
+        <ChoiceRow
+          v-model="days"
+          label="A new link holds"
+          :choices="[
+            { id: '30', label: '30 days' },
+            { id: '90', label: '90 days' },
+            { id: '365', label: 'a year' },
+          ]"
+        />
+        <p class="flex flex-wrap gap-2">
+          <button class="button" @click="make">
+            {{ links?.links.length || own ? 'Make another' : 'Make a link' }}
+          </button>
+          <button v-if="links?.links.length" class="button" @click="revoke">
+            {{ links.links.length === 1 ? 'End it' : 'End all' }}
+          </button>
+        </p>
         <p class="text-danger" role="alert">{{ t(problem) }}</p>
         <a class="button" :href="`/api/jobs/${store.jobId}/calendar`" download>Re-checks for a calendar</a>
         <p class="text-sm text-quiet">
-          {{ t('{Lug:many}') }} after three days, leaks after seven, free play after twenty-one, and the end of the
-          break-in by its pace. Common practice; the maker’s book goes before it.
+          {{ t('{Lug:many}') }} after three days, leaks after seven,
+          {{ control ? t(control.recheck.title).toLowerCase() : 'free play' }} after twenty-one<template v-if="!control"
+            >, and the end of the break-in by its pace</template
+          >. Common practice; the maker’s book goes before it.
         </p>
       </section>
     </template>

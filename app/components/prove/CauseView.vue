@@ -6,11 +6,13 @@ import { momentText } from '../../words/moments'
 const { store, state } = useJob()
 const t = useTerms()
 const tableId = ref(Object.keys(state.value.findings)[0] ?? state.value.causeFound?.tableId ?? '')
-const { table, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut, forget } = useCauses(
-  tableId,
-  found => findingsOf(state.value, found),
-  id => state.value.procedure!.operations.some(operation => operation.id === id),
-)
+const { table, tables, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut, forget } =
+  useCauses(
+    tableId,
+    found => findingsOf(state.value, found),
+    id => state.value.procedure!.operations.some(operation => operation.id === id),
+    () => state.value.procedure!.causes,
+  )
 watch(table, found => {
   if (found && !tableId.value) tableId.value = found.id
 })
@@ -59,12 +61,12 @@ function forgetAll() {
     <p v-else-if="!table || !answer" class="mt-3 text-quiet" role="status">Fetching the tables of causes</p>
     <template v-else>
       <ChoiceRow
-        v-if="answer.tables.length > 1 && Object.keys(state.findings).length === 0 && !state.causeFound"
+        v-if="tables.length > 1 && Object.keys(state.findings).length === 0 && !state.causeFound"
         v-model="tableId"
         class="mt-3"
-        label="The clutch is worked"
+        label="How it is worked"
         hide-label
-        :choices="answer.tables.map(entry => ({ id: entry.id, label: t(entry.title) }))"
+        :choices="tables.map(entry => ({ id: entry.id, label: t(entry.title) }))"
       />
       <BoxOutLine class="mt-4" :share="boxOut" :known="Object.keys(findings).length > 0" />
       <div class="mt-4 grid gap-6 xl:grid-cols-2">
@@ -80,7 +82,7 @@ function forgetAll() {
       </div>
       <form class="mt-6 grid max-w-2xl gap-3 border-t-2 border-ink pt-4" @submit.prevent="keep">
         <h2 class="text-lg">
-          {{ state.causeFound ? 'It was something else' : 'What was found with the clutch in the hand' }}
+          {{ state.causeFound ? 'It was something else' : 'What was found with the part in the hand' }}
         </h2>
         <Field v-slot="{ control }" id="cause" label="It was"
           ><select v-bind="control" v-model="causeId" class="mt-1">

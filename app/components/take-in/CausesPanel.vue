@@ -8,7 +8,7 @@ import type { Pack } from '../../../core/packs'
 const props = defineProps<{ symptoms: string[]; result: PumpResult; pack: Pack | null }>()
 const outcomes = defineModel<Findings>('outcomes', { required: true })
 const tableId = defineModel<string>('table', { required: true })
-const { table, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut } = useCauses(
+const { table, tables, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut } = useCauses(
   tableId,
   found =>
     findingsOf(
@@ -20,10 +20,20 @@ const { table, answer, problem, load, cases, ownCounts, findings, ranks, before,
       found,
     ),
   id => props.pack?.modules.some(module => module.operations.some(operation => operation.id === id)) ?? true,
+  () => props.pack?.causes,
 )
 const t = useTerms()
 watch(tableId, () => {
   outcomes.value = {}
+})
+/** Another layout has other tables. */
+watch(table, found => {
+  if (found) tableId.value = found.id
+})
+/** Whether the pumped pedal tells anything of such a car. */
+const pumps = defineModel<boolean>('pumps', { default: true })
+watchEffect(() => {
+  if (table.value) pumps.value = table.value.pump !== undefined
 })
 function found(test: string, outcome: string | null) {
   const { [test]: _before, ...rest } = outcomes.value
@@ -40,12 +50,12 @@ function found(test: string, outcome: string | null) {
     <p v-else-if="!table || !answer" class="mt-3 text-quiet" role="status">Fetching the tables of causes</p>
     <template v-else>
       <ChoiceRow
-        v-if="answer.tables.length > 1"
+        v-if="tables.length > 1"
         v-model="tableId"
         class="mt-3"
-        label="The clutch is worked"
+        label="How it is worked"
         hide-label
-        :choices="answer.tables.map(entry => ({ id: entry.id, label: t(entry.title) }))"
+        :choices="tables.map(entry => ({ id: entry.id, label: t(entry.title) }))"
       />
       <BoxOutLine class="mt-4" :share="boxOut" :known="Object.keys(findings).length > 0" />
       <div class="mt-4 grid gap-6 xl:grid-cols-2">

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { pumpVerdict } from '../../../core/job'
 import type { PumpResult } from '../../../core/job'
-import { symptomLabels } from '../../words/symptoms'
+import type { Symptom } from '../../../core/packs'
 
-defineProps<{ symptoms: string[]; problem?: string; pumpProblem?: string }>()
+/** What the car does: in the words of its layout, in the customer's, and by the pumped pedal where there is one. */
+defineProps<{ known: Symptom[]; symptoms: string[]; pumps: boolean; problem?: string; pumpProblem?: string }>()
 const emit = defineEmits<{ toggle: [id: string] }>()
 const text = defineModel<string>('text', { required: true })
 const result = defineModel<PumpResult>('result', { required: true })
 const strokes = defineModel<string>('strokes', { required: true })
 const numbers = useNumbers()
+const t = useTerms()
 const verdict = computed(() =>
   pumpVerdict(result.value, strokes.value.trim() === '' ? null : numbers.plain(strokes.value)),
 )
@@ -19,7 +21,7 @@ const verdict = computed(() =>
     <h2 class="text-2xl">What it does</h2>
     <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="Symptoms">
       <button
-        v-for="symptom in symptomLabels"
+        v-for="symptom in known"
         :key="symptom.id"
         type="button"
         class="min-h-12 rounded-soft border-2 px-4 py-2"
@@ -28,7 +30,7 @@ const verdict = computed(() =>
         @click="emit('toggle', symptom.id)"
       >
         <span aria-hidden="true" class="figure mr-1">{{ symptoms.includes(symptom.id) ? '■' : '□' }}</span>{{
-          symptom.label
+          t(symptom.label)
         }}
       </button>
     </div>
@@ -37,7 +39,7 @@ const verdict = computed(() =>
         <textarea v-bind="control" v-model="text" class="mt-1" maxlength="2000" />
       </Field>
     </div>
-    <div class="mt-4 grid items-end gap-4 sm:grid-cols-[1fr_9rem]">
+    <div v-if="pumps" class="mt-4 grid items-end gap-4 sm:grid-cols-[1fr_9rem]">
       <ChoiceRow
         :model-value="result"
         label="Pumped 15 to 20 times, the pedal"
@@ -55,6 +57,7 @@ const verdict = computed(() =>
       </div>
     </div>
     <p
+      v-if="pumps"
       class="mt-3 border-l-4 pl-4 text-lg"
       :class="result === 'rises' ? 'border-attention' : 'border-rule'"
       aria-live="polite"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { placeOf } from '../../../core/packs'
 import { minutesText } from '../../words/durations'
 import type { PlanPreview } from '../../../core/job'
 
-defineProps<{ preview: PlanPreview | null }>()
+const props = defineProps<{ preview: PlanPreview | null }>()
+const away = computed(() => props.preview?.bay.stances[1])
 </script>
 
 <template>
@@ -12,7 +14,7 @@ defineProps<{ preview: PlanPreview | null }>()
     <template v-else>
       <p class="figure mt-2 text-figure font-bold leading-none">{{ minutesText(preview.totals.minutes) }}</p>
       <p class="mt-2">
-        {{ preview.stepCount }} pieces of work in {{ preview.trips.length }} trips, car up
+        {{ preview.stepCount }} pieces of work in {{ preview.trips.length }} trips, {{ away!.name }}
         {{ preview.totals.timesRaised === 1 ? 'once' : `${preview.totals.timesRaised} times` }},
         {{ preview.toolCount }} tools.
       </p>
@@ -25,15 +27,14 @@ defineProps<{ preview: PlanPreview | null }>()
           v-for="(trip, index) in preview.trips"
           :key="index"
           class="flex items-center gap-2"
-          :class="trip.car === 'raised' ? 'pl-6' : ''"
+          :class="trip.car === away!.id ? 'pl-6' : ''"
         >
-          <PlaceTag :place="trip.place" /><span class="h-0 flex-1 border-b border-dotted border-line" /><span
-            class="figure"
-            >{{ minutesText(trip.minutes) }}</span
-          >
+          <PlaceTag :at="placeOf(preview, trip.place)" /><span
+            class="h-0 flex-1 border-b border-dotted border-line"
+          /><span class="figure">{{ minutesText(trip.minutes) }}</span>
         </li>
       </ol>
-      <p class="mt-3 text-sm text-quiet">Indented: the car is raised.</p>
+      <p class="mt-3 text-sm text-quiet">Indented: {{ away!.name }}.</p>
     </template>
   </section>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { orientationsBackWith, orientationsOffWith, partsAwaited } from '../../../core/job'
 import type { StepView } from '../../../core/job'
+import type { Sheet } from '../../../core/packs'
+import { sheetPath, viewOf } from '../../links/sheet-path'
 import { momentText } from '../../words/moments'
 
 /** What the bench wants at a step: the sheet to fill in, which way round a part lies or goes in, a part that is not here yet. */
@@ -10,11 +12,14 @@ const t = useTerms()
 const sheets = computed(() =>
   (state.value.procedure?.bench.sheets ?? []).filter(sheet => sheet.steps.includes(props.step.id)),
 )
+const where = (sheet: Sheet) =>
+  ({ bench: 'On the bench', pedal: 'Pedal', control: state.value.procedure?.control?.name ?? '' })[viewOf(sheet)]
 const off = computed(() => orientationsOffWith(state.value, props.step.id))
 const back = computed(() =>
   orientationsBackWith(state.value, props.step.id).filter(entry => state.value.orientations[entry.id]),
 )
 const awaited = computed(() => partsAwaited(state.value).filter(part => part.stepId === props.step.id))
+const boards = computed(() => (state.value.procedure?.bodies ?? []).filter(body => body.steps.includes(props.step.id)))
 const mates = computed(() => state.value.procedure?.bench.mating?.step === props.step.id)
 const orderOf = (partId: string) =>
   state.value.orders.find(order => order.cameAt === null && (order.partId === partId || order.covers?.includes(partId)))
@@ -22,7 +27,7 @@ const orderOf = (partId: string) =>
 
 <template>
   <section
-    v-if="mates || sheets.length || off.length || back.length || awaited.length"
+    v-if="mates || boards.length || sheets.length || off.length || back.length || awaited.length"
     class="mt-4 grid gap-3 border-y border-rule py-3"
     aria-label="Bench"
   >
@@ -64,14 +69,14 @@ const orderOf = (partId: string) =>
     <p v-if="mates">
       <NuxtLink no-prefetch class="button" :to="path('car/mating')">Mating: checks and the gap</NuxtLink>
     </p>
+    <p v-if="boards.length" class="flex flex-wrap gap-2">
+      <NuxtLink v-for="body in boards" :key="body.id" no-prefetch class="button" :to="path(`bolts/pieces/${body.id}`)"
+        >Piece board: {{ t(body.name) }}</NuxtLink
+      >
+    </p>
     <p v-if="sheets.length" class="flex flex-wrap gap-2">
-      <NuxtLink
-        v-for="sheet in sheets"
-        :key="sheet.id"
-        no-prefetch
-        class="button"
-        :to="path(`${sheet.row === 'pedal' ? 'pedal' : 'bench'}/${sheet.id}`)"
-        >{{ sheet.row === 'pedal' ? 'Pedal' : 'On the bench' }}: {{ t(sheet.title) }}</NuxtLink
+      <NuxtLink v-for="sheet in sheets" :key="sheet.id" no-prefetch class="button" :to="path(sheetPath(sheet))"
+        >{{ where(sheet) }}: {{ t(sheet.title) }}</NuxtLink
       >
     </p>
   </section>

@@ -4,6 +4,7 @@ import { findingsOfStep, laddersAt, openFindings, pastOf, planSetting } from '..
 import type { BadFinding } from '../../../core/job'
 import type { StepView } from '../../../core/job'
 import { minutesText } from '../../words/durations'
+import { sheetPath } from '../../links/sheet-path'
 import { newId } from '../../log/ids'
 import { utcOffsetMinutes } from '../../words/utc-offset'
 
@@ -134,6 +135,8 @@ const partIdOf = (name: string) =>
   state.value.procedure!.parts.find(part => part.name === name)?.id ??
   pack.value?.modules.flatMap(module => module.parts).find(part => part.name === name)?.id ??
   ''
+const sheetOf = ({ ways }: BadFinding) => state.value.procedure!.bench.sheets.find(sheet => sheet.id === ways.sheet)
+const besideOf = (finding: BadFinding) => `${path(sheetPath(sheetOf(finding)!))}/beside`
 const answering = ref<string | null>(null)
 const reason = ref('')
 const problem = ref('')
@@ -186,8 +189,11 @@ function ask(finding: BadFinding) {
               }}</span>
             </button>
           </li>
-          <li v-if="finding.ways.sheet && state.procedure!.bench.sheets.some(sheet => sheet.id === finding.ways.sheet)">
-            <NuxtLink no-prefetch class="button" :to="path(`bench/${finding.ways.sheet}`)"
+          <li v-if="sheetOf(finding)">
+            <NuxtLink v-if="sheetOf(finding)!.beside" no-prefetch class="button" :to="besideOf(finding)">{{
+              t(sheetOf(finding)!.beside!.title)
+            }}</NuxtLink>
+            <NuxtLink v-else no-prefetch class="button" :to="path(sheetPath(sheetOf(finding)!))"
               >Measure and weigh it on the bench</NuxtLink
             >
           </li>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { unforeseen } from '../../../contracts/events/unforeseen'
 import type { StepView } from '../../../core/job'
+import { EITHER_POSITION } from '../../../core/packs'
 import type { CautionSign } from '../../../core/packs'
 import type { FoundBefore, VehicleHistory } from '../../../contracts/answers'
 import { nowIso } from '../../device/clock'
 import { fetchKept } from '../../device/fetch-kept'
 import { newId } from '../../log/ids'
 import { minutesText } from '../../words/durations'
-import { foundThings, foundTitles } from '../../words/found-things'
-import { placeNames } from '../../words/places'
+import { foundTitles } from '../../words/found-things'
 import { utcOffsetMinutes } from '../../words/utc-offset'
 
 /** Something else is in the way: it becomes a step before this one, with what comes off and the way back, in the plan at once. */
@@ -18,9 +18,10 @@ const { store } = useJob()
 const messages = useMessages()
 const t = useTerms()
 const PLACE_SIGNS = new Set<CautionSign>(['under', 'moving', 'hot', 'current'])
-type Kind = (typeof foundThings)[number]['id']
-const kind = ref<Kind>('bracket')
-const thing = computed(() => foundThings.find(({ id }) => id === kind.value)!)
+const garage = useGarageStore()
+const found = computed(() => garage.garage!.found)
+const kind = ref(found.value[0]!.id)
+const thing = computed(() => found.value.find(({ id }) => id === kind.value)!)
 const name = ref('')
 const count = ref('1')
 const bolts = ref('0')
@@ -36,15 +37,16 @@ const offered = computed(() => {
   const there = new Set(store.state.added.flatMap(({ takesOff }) => takesOff.map(({ name }) => name.toLowerCase())))
   return before.value.filter(({ name }) => !there.has(name.toLowerCase())).slice(0, 6)
 })
-function take(found: FoundBefore) {
-  kind.value = foundThings.find(({ id, state }) => state === found.state && id !== 'other')?.id ?? 'other'
-  name.value = found.name
-  count.value = String(found.count)
-  bolts.value = String(found.bolts)
-  minutes.value = String(found.minutes)
-  back.value = found.goesBack ? 'yes' : 'no'
+function take(earlier: FoundBefore) {
+  const alike = found.value.find(({ state, name: usual }) => state === earlier.state && usual !== '')
+  kind.value = (alike ?? found.value.at(-1)!).id
+  name.value = earlier.name
+  count.value = String(earlier.count)
+  bolts.value = String(earlier.bolts)
+  minutes.value = String(earlier.minutes)
+  back.value = earlier.goesBack ? 'yes' : 'no'
 }
-function begin(id: Kind) {
+function begin(id: string) {
   kind.value = id
   name.value = thing.value.name
   minutes.value = String(thing.value.minutes)
@@ -53,7 +55,7 @@ watch(
   () => props.open,
   open => {
     if (!open) return
-    begin('bracket')
+    begin(found.value[0]!.id)
     count.value = '1'
     bolts.value = '0'
     waits.value = 'this'
@@ -61,8 +63,8 @@ watch(
     problems.value = {}
     // It goes on without.
     fetchKept<VehicleHistory>(`/api/vehicles/${store.state.vehicle!.id}`)
-      .then(({ found }) => {
-        before.value = found
+      .then(history => {
+        before.value = history.found
       })
       .catch(() => {})
   },
@@ -71,9 +73,8 @@ watch(
 const called = computed(() => name.value.trim())
 const titles = computed(() => foundTitles(called.value, thing.value.state))
 const where = computed(() => {
-  const { place, car } = props.step.operation!
-  const height = { ground: ', the car on its wheels', raised: ', the car raised', either: '' }[car]
-  return placeNames[place].word + height
+  const { car } = props.step.operation!
+  return car === EITHER_POSITION ? props.step.at.name : `${props.step.at.name}, ${props.step.stance.name}`
 })
 
 /** Cautions that come with where one is, not with what is done there. */
@@ -157,15 +158,15 @@ async function submit() {
       <section v-if="offered.length" aria-label="On this model before">
         <p class="label">On this model before</p>
         <div class="mt-2 flex flex-wrap gap-2">
-          <button v-for="found in offered" :key="found.name" type="button" class="button" @click="take(found)">
-            {{ found.name }} <span class="figure text-sm text-quiet">{{ minutesText(found.minutes) }}</span>
+          <button v-for="earlier in offered" :key="earlier.name" type="button" class="button" @click="take(earlier)">
+            {{ earlier.name }} <span class="figure text-sm text-quiet">{{ minutesText(earlier.minutes) }}</span>
           </button>
         </div>
       </section>
       <ChoiceRow
         :model-value="kind"
         label="What is it"
-        :choices="foundThings.map(({ id, label }) => ({ id, label }))"
+        :choices="found.map(({ id, label }) => ({ id, label }))"
         @update:model-value="id => begin(id!)"
       />
       <Field v-slot="{ control }" id="way-name" label="You call it" :problem="problems.title ?? ''"

@@ -23,10 +23,10 @@ const ahead = computed(() =>
           class="flex min-h-12 w-full items-center gap-3 text-left"
           @click="emit('choose', view.id)"
         >
-          <PlaceTag :place="view.planned.place" short /><span class="underline">{{ t(view.title) }}</span>
+          <PlaceTag :at="view.at" short /><span class="underline">{{ t(view.title) }}</span>
         </button>
         <p v-else class="flex items-start gap-3 py-2 text-quiet">
-          <PlaceTag :place="view.planned.place" short /><span
+          <PlaceTag :at="view.at" short /><span
             >{{ t(view.title)
             }}<span class="block text-sm">First: {{ t(blocker.title) }}. {{ t(blocker.because) }}</span></span
           >

@@ -10,7 +10,6 @@ defineEmits<{ reading: [] }>()
 const { store, state } = useJob()
 const t = useTerms()
 const units = useUnits()
-const carWord = computed(() => (props.step.planned.car === 'raised' ? 'car raised' : 'car on the ground'))
 const now = useSeconds()
 const waiting = computed(() => {
   const wait = props.blockers.length === 0 ? waitBefore(state.value, props.step.id) : null
@@ -61,9 +60,9 @@ const helperAway = computed(() => props.step.planned.shortHanded)
 <template>
   <article>
     <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
-      <PlaceTag :place="step.planned.place" />
+      <PlaceTag :at="step.at" />
       <span class="figure">{{ step.stepInTrip }} of {{ step.trip.stepIds.length }}</span>
-      <span>{{ carWord }}</span>
+      <span>{{ step.stance.name }}</span>
     </p>
     <h1 class="mt-4 text-[1.75rem] leading-snug sm:text-[2rem]" data-testid="step-title">{{ t(step.title) }}</h1>
 

@@ -2,7 +2,7 @@
 import { nowDate } from '../../device/clock'
 import { planWeek, weekRange } from '../../../core/sequence'
 import type { WeekRange } from '../../../core/sequence'
-import { reduceJob, summarise, weekJobs, weekWindows } from '../../../core/job'
+import { reduceJob, weekJobs, weekWindows } from '../../../core/job'
 import type { WeekPlacing } from '../../../core/job'
 import { minutesText } from '../../words/durations'
 import { momentText } from '../../words/moments'
@@ -58,7 +58,7 @@ async function place(jobId: string, change: Partial<WeekPlacing>) {
   const act = device.act(job, 'week-placed', { ...state.site, ...change }, { state })
   if (typeof act === 'string') return messages.say(act, 'refused')
   await act
-  yard.show(summarise(reduceJob(job.log)))
+  yard.show(job)
 }
 const minutesOf = (date: Date) => (date.getTime() - now.value.getTime()) / 60_000
 /** Puts a car on a day, if it may begin there; today takes the putting off back. */

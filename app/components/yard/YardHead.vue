@@ -11,7 +11,7 @@ const garage = useGarageStore()
         <span class="ml-3 text-quiet">{{ garage.garage?.name }}, {{ garage.garage?.town }}</span>
       </p>
       <div class="flex gap-2">
-        <NuxtLink to="/jobs/new" class="button button-main">Take a car in</NuxtLink
+        <NuxtLink v-if="garage.can('work')" to="/jobs/new" class="button button-main">Take a car in</NuxtLink
         ><NuxtLink to="/library" class="button no-underline">Library</NuxtLink><SettingsMenu />
       </div>
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { jobEnds } from '../../../core/job'
 import type { JobSummary } from '../../../core/job'
+import { bayOf, placeOf } from '../../../core/packs'
 import { minutesText } from '../../words/durations'
 import { momentText } from '../../words/moments'
 import { utcOffsetMinutes } from '../../words/utc-offset'
@@ -31,7 +32,7 @@ const breaksPromise = computed(() =>
       class="grid grid-cols-[6.5rem_1fr] items-center gap-x-5 gap-y-2 py-4 no-underline hover:bg-tint max-sm:[&>*:nth-child(n+3)]:col-span-2 sm:gap-x-6 sm:grid-cols-[7.5rem_minmax(11rem,1fr)_minmax(0,2fr)_12rem]"
       data-testid="yard-line"
     >
-      <CarGlyph :car="job.car" :parts="job.parts" class="w-full" />
+      <BayGlyph :bay="bayOf(job)" :car="job.car" :parts="job.parts" class="w-full" />
       <span
         ><span class="block text-lg font-semibold"
           ><span class="figure mr-2 text-quiet">{{ job.number || 'new' }}</span
@@ -57,7 +58,9 @@ const breaksPromise = computed(() =>
         >
         <span v-else-if="job.status === 'ready'" class="text-lg font-semibold">Every step done. Hand it over.</span>
         <span v-else-if="job.next" class="flex items-start gap-3"
-          ><PlaceTag :place="job.next.place" /><span class="text-lg leading-snug">{{ t(job.next.title) }}</span></span
+          ><PlaceTag :at="placeOf(job, job.next.place)" /><span class="text-lg leading-snug">{{
+            t(job.next.title)
+          }}</span></span
         >
       </span>
       <span v-if="job.status !== 'break-in'" class="sm:text-right">
@@ -69,6 +72,7 @@ const breaksPromise = computed(() =>
           :class="breaksPromise ? 'font-semibold text-attention' : 'text-quiet'"
           >promised {{ momentText(job.promisedAt, new Date(now)) }}</span
         >
+        <MovedLast v-if="job.moved && job.minutesLeft > 0" class="block text-sm text-quiet" :move="job.moved" />
         <span class="block text-sm text-quiet"
           >{{ job.stepsDone }} of {{ job.stepsTotal }} steps<template v-if="job.offCount"
             >, {{ job.offCount }} off</template

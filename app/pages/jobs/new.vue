@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { fetchKept } from '../../device/fetch-kept'
 import { keepNewCar, stillNewCars } from '../../device/new-cars'
-import type { PackLine, VehicleAnswer } from '../../../contracts/answers'
+import type { CausesAnswer, PackLine, VehicleAnswer } from '../../../contracts/answers'
 import { newJob } from '../../../contracts/jobs'
 import type { NewJob } from '../../../contracts/jobs'
-import type { Pack, PackOption } from '../../../core/packs'
+import type { CauseTables, Pack, PackOption, Symptom } from '../../../core/packs'
+import { inFamilies } from '../../words/in-families'
+import { symptomsOf } from '../../../core/packs/symptoms-of'
 import { withChoice } from '../../../core/job'
 import { convert } from '../../../core/units'
 import { deviceId, newId } from '../../log/ids'
 import { utcOffsetMinutes } from '../../words/utc-offset'
+
+definePageMeta({ wants: 'work' })
 
 useHead({ title: 'Take-in · Eldrin' })
 const numbers = useNumbers()
@@ -18,13 +22,14 @@ const t = useTerms()
 const vehicles = ref<VehicleAnswer[]>([])
 const packLines = ref<PackLine[]>([])
 const pack = shallowRef<Pack | null>(null)
+const causes = shallowRef<CauseTables[]>([])
 const chosenPackId = ref('')
 const failed = ref(false)
 const jobId = newId()
 
 const values = reactive({
   vehicleId: '',
-  causeTable: 'pedal',
+  causeTable: '',
   comebackOf: '',
   outcomes: {} as Record<string, string>,
   symptoms: [] as string[],
@@ -34,6 +39,10 @@ const values = reactive({
   odometer: '',
   options: {} as Record<string, string>,
 })
+/** Whether the pumped pedal tells anything of it. */
+const pumps = ref(true)
+/** What such a car can do, as its owner tells it, in the words of the layout that was here last. */
+const known = shallowRef<Symptom[]>([])
 const { problems, check } = useChecked(newJob)
 const submitting = ref(false)
 const comes = ref<'whole' | 'apart'>('whole')
@@ -73,16 +82,16 @@ const fieldNames: Record<string, string> = {
   options: 'How it will be done',
 }
 function request() {
+  const isPumped = pumps.value && values.pumpResult !== 'not-done'
   return {
     id: jobId,
     vehicleId: values.vehicleId,
     packId: pack.value?.id ?? '',
     options: values.options,
     complaint: { symptoms: values.symptoms, text: values.text },
-    pumpTest: {
-      result: values.pumpResult,
-      strokes: values.pumpResult === 'not-done' || values.strokes.trim() === '' ? null : numbers.plain(values.strokes),
-    },
+    pumpTest: isPumped
+      ? { result: values.pumpResult, strokes: values.strokes.trim() === '' ? null : numbers.plain(values.strokes) }
+      : { result: 'not-done' as const, strokes: null },
     ...(Object.keys(values.outcomes).length > 0
       ? { findings: { tableId: values.causeTable, outcomes: values.outcomes } }
       : {}),
@@ -107,6 +116,10 @@ async function choosePack(id: string) {
   const found = await fetchKept<Pack>(`/api/packs/${id}`)
   if (chosenPackId.value !== id) return
   pack.value = found
+  // A layout of before has no words of its own.
+  known.value = found.symptoms ?? symptomsOf(causes.value)
+  const told = new Set(known.value.map(symptom => symptom.id))
+  values.symptoms = values.symptoms.filter(id => told.has(id))
   values.options = Object.fromEntries(pack.value.options.map(option => [option.id, schoolOr(option)]))
 }
 /** Another layout; when it cannot be fetched, the page says so and offers to try again. */
@@ -118,14 +131,18 @@ function change(id: string) {
 async function load() {
   failed.value = false
   try {
-    const [known, lines] = await Promise.all([
+    const [known, lines, { tables }] = await Promise.all([
       fetchKept<VehicleAnswer[]>('/api/vehicles'),
       fetchKept<PackLine[]>('/api/packs').then(lines => lines.filter(line => !line.fault)),
+      fetchKept<CausesAnswer>('/api/causes'),
     ])
     const own = stillNewCars(known)
     for (const { id } of own) newCars.add(id)
-    vehicles.value = [...known, ...own]
+    // Who is quick has added a car before the list came; the list does not take it away.
+    const listed = new Set([...known, ...own].map(({ id }) => id))
+    vehicles.value = [...known, ...own, ...vehicles.value.filter(({ id }) => !listed.has(id))]
     packLines.value = lines
+    causes.value = tables
     await choosePack(packLines.value[0]!.id)
   } catch {
     failed.value = true
@@ -190,6 +207,23 @@ function added(vehicle: VehicleAnswer, isNew: boolean) {
             />
           </div>
         </section>
+        <section v-if="packLines.length > 1">
+          <h2 class="text-2xl">How it is built</h2>
+          <ChoiceRow
+            class="mt-3"
+            label="Layout"
+            hide-label
+            :model-value="chosenPackId"
+            :choices="
+              inFamilies(packLines).flatMap(([family, lines]) =>
+                lines.map(line => ({ id: line.id, label: t(line.title), ...(family ? { group: t(family) } : {}) })),
+              )
+            "
+            @update:model-value="id => change(id!)"
+          />
+          <p v-if="pack" class="mt-3 text-quiet">{{ t(pack.about) }}</p>
+          <p v-else class="mt-3 text-quiet" role="status">Fetching its work</p>
+        </section>
         <ChoiceRow
           v-model="comes"
           label="How does it come"
@@ -202,7 +236,9 @@ function added(vehicle: VehicleAnswer, isNew: boolean) {
           v-model:text="values.text"
           v-model:result="values.pumpResult"
           v-model:strokes="values.strokes"
+          :known="known"
           :symptoms="values.symptoms"
+          :pumps="pumps"
           :problem="problems.complaint"
           :pump-problem="problems.pumpTest"
           @toggle="toggleSymptom"
@@ -210,32 +246,21 @@ function added(vehicle: VehicleAnswer, isNew: boolean) {
         <CausesPanel
           v-model:table="values.causeTable"
           v-model:outcomes="values.outcomes"
+          v-model:pumps="pumps"
           :pack="pack"
           :symptoms="values.symptoms"
           :result="values.pumpResult"
         />
-        <section v-if="packLines.length">
+        <section v-if="pack">
           <h2 class="text-2xl">How it will be done</h2>
-          <ChoiceRow
-            v-if="packLines.length > 1"
+          <OptionList
             class="mt-4"
-            label="Layout"
-            :model-value="chosenPackId"
-            :choices="packLines.map(line => ({ id: line.id, label: t(line.title) }))"
-            @update:model-value="id => change(id!)"
+            :pack="pack"
+            :chosen="values.options"
+            :differences="differences"
+            pending
+            @choose="(option, choice) => (values.options = withChoice(pack!, values.options, option, choice))"
           />
-          <p v-if="!pack" class="mt-4 text-quiet" role="status">Fetching its work</p>
-          <template v-else>
-            <p class="mt-3 text-quiet">{{ t(pack.about) }}</p>
-            <OptionList
-              class="mt-4"
-              :pack="pack"
-              :chosen="values.options"
-              :differences="differences"
-              pending
-              @choose="(option, choice) => (values.options = withChoice(pack!, values.options, option, choice))"
-            />
-          </template>
         </section>
         <div>
           <ul v-if="Object.keys(problems).length" class="mb-3 border-l-4 border-danger pl-4 text-lg" role="alert">

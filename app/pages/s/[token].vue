@@ -15,7 +15,7 @@ useHead({
 async function load() {
   problem.value = ''
   try {
-    answer.value = await $fetch<SharedAnswer>(`/api/shared/${token}`)
+    answer.value = await $fetch<SharedAnswer>(`/shared/${token}`)
   } catch (error) {
     problem.value = issuesOf(error)[0]!.reason
   }
@@ -49,7 +49,7 @@ const day = (at: string) => `${weekdayText(new Date(at), 'long')} ${dayText(new 
       </p>
       <section v-if="answer.cause" class="mt-6">
         <h2 class="border-b border-ink pb-1 text-lg">What it was</h2>
-        <p class="mt-2">{{ t(answer.cause.title) }}. {{ answer.cause.text }}</p>
+        <p class="mt-2">{{ t(answer.cause) }}.</p>
       </section>
       <section v-if="answer.breakIn" class="mt-6">
         <h2 class="border-b border-ink pb-1 text-lg">Until it has broken in</h2>
@@ -88,14 +88,12 @@ const day = (at: string) => `${weekdayText(new Date(at), 'long')} ${dayText(new 
           <li v-for="part in answer.renewed" :key="part" class="py-1">{{ t(part) }}</li>
         </ul>
       </section>
-      <section v-if="answer.left.length" class="mt-6">
-        <h2 class="border-b border-ink pb-1 text-lg">Left as it is</h2>
-        <ul class="ruled">
-          <li v-for="reason in answer.left" :key="reason" class="py-1">{{ reason }}</li>
-        </ul>
-      </section>
+      <p v-if="answer.left" class="mt-6">
+        {{ answer.left === 1 ? 'One thing was' : `${answer.left} things were` }} left as found, as agreed. The garage
+        tells you which.
+      </p>
       <p v-if="answer.handedOverAt" class="mt-6">
-        <a class="button" :href="`/api/shared/${token}/calendar`" download>Re-checks for your calendar</a>
+        <a class="button" :href="`/shared/${token}/calendar`" download>Re-checks for your calendar</a>
       </p>
       <p class="mt-6 text-sm text-quiet">
         The vehicle maker’s instructions, the kit sheet and local rules go before anything written here.

@@ -36,9 +36,9 @@ export const capacity: Judge = {
         ...(given.guessed('friction') ? [`friction ${clutch.frictionCoefficient}${thumb(given, 'friction')}`] : []),
       ],
       figures: [
-        figure('run in', found.wearNm, 'N·m', 1),
-        figure('new', found.pressureNm, 'N·m', 1),
-        figure('margin', found.margin, 'times'),
+        figure('carries, run in', found.wearNm, 'N·m', 1),
+        figure('carries, new', found.pressureNm, 'N·m', 1),
+        figure('of what is asked', found.margin, 'times'),
       ],
     }
   },
@@ -46,6 +46,8 @@ export const capacity: Judge = {
 
 /** A start that warms the iron by more than this leaves its mark. Common practice, no source. */
 const HOT_RISE_C = 60
+/** Iron that is warmer by more than this burns the lining. Common practice, no source. */
+const BURNS_C = 200
 
 export const heatOfAStart: Judge = {
   inputs: {
@@ -60,6 +62,7 @@ export const heatOfAStart: Judge = {
     speed: 'number',
     load: 'number',
     iron: 'number',
+    starts: 'number',
   },
   needs: ['clamp', 'outer', 'inner', 'faces', 'friction', 'mass', 'ratio', 'tyre', 'speed', 'load', 'iron'],
   judge(given) {
@@ -84,15 +87,23 @@ export const heatOfAStart: Judge = {
       faceMm2: (Math.PI / 4) * (clutch.outerMm ** 2 - clutch.innerMm ** 2),
       faces: clutch.faces,
     })
+    const starts = given.maybe('starts') ?? 1
+    const burns = heat.riseC * starts > BURNS_C
+    const row = burns
+      ? starts === 1
+        ? 'That burns the lining.'
+        : `${starts} of them in a row burn the lining.`
+      : `About ${Math.max(1, Math.floor(BURNS_C / heat.riseC))} in a row bring it near ${quantity(BURNS_C, 'K', 0)} more.`
     return {
-      level: heat.riseC > HOT_RISE_C ? 'watch' : 'good',
-      sentence: `One start at ${given.number('speed')} rpm makes ${(heat.energyJ / 1000).toFixed(1)} kJ and warms the iron by ${quantity(heat.riseC, 'K', 0)}. ${heat.riseC > HOT_RISE_C ? 'A few of them in a row burn the lining.' : `About ${Math.max(1, Math.floor(200 / heat.riseC))} in a row bring it near {200 K} more.`}`,
+      // How many are made in a row is the owner's use: a rule of thumb condemns no clutch.
+      level: burns && !given.guessed('starts') ? 'renew' : burns || heat.riseC > HOT_RISE_C ? 'watch' : 'good',
+      sentence: `One start at ${given.number('speed')} rpm makes ${(heat.energyJ / 1000).toFixed(1)} kJ and warms the iron by ${quantity(heat.riseC, 'K', 0)}. ${row}`,
       working: [
         `the car seen from the clutch: {${given.number('mass')} kg} × ({${given.number('tyre')} mm} / ${given.number('ratio')})²`,
         `slip for ${heat.seconds.toFixed(2)} s at {${carried.toFixed(1)} N·m} less {${loadNm} N·m}`,
         `${heat.perAreaJMm2.toFixed(2)} J on each mm² of lining`,
       ],
-      figures: [figure('heat', heat.energyJ / 1000, 'kJ', 1), figure('warmer', heat.riseC, '°C', 0)],
+      figures: [figure('heat of a start', heat.energyJ / 1000, 'kJ', 1), figure('iron warmer by', heat.riseC, 'K', 0)],
     }
   },
 }
@@ -116,7 +127,10 @@ export const releaseLoad: Judge = {
         `way: {${given.number('lift')} mm} × ${given.number('faces')} faces × ${given.number('fingers')} = {${found.bearingMm.toFixed(1)} mm}`,
         'whether the hydraulics give that is worked out on Pedal',
       ],
-      figures: [figure('bearing force', found.bearingN, 'N', 0), figure('bearing way', found.bearingMm, 'mm', 1)],
+      figures: [
+        figure('force at the bearing', found.bearingN, 'N', 0),
+        figure('way the bearing has to go', found.bearingMm, 'mm', 1),
+      ],
     }
   },
 }

@@ -24,18 +24,25 @@ export const faceRunout: Judge = {
     const cause = fromTilt
       ? `Most of it is tilt, highest at ${clockOf(runout.tiltAtDeg)}: clean the seat and the crank flange, look for dirt or a burr there, and measure again before anything is machined.`
       : fromWarp
-        ? `Most of it is warp: no cleaning cures that. ${runout.warpMm > limit ? 'The face has to be machined or the flywheel renewed.' : ''}`
+        ? `Most of it is warp: no cleaning cures that. ${beyond(runout.warpLikelyMm, limit) ? 'The face has to be machined or the flywheel renewed.' : ''}`
         : 'Tilt and warp both have their share: clean the seat and measure again to see what is left.'
-    const warped = beyond(runout.warpMm, limit)
+    const warped = beyond(runout.warpLikelyMm, limit)
+    const unseen = runout.warpLikelyMm + runout.warpUnseenMm
+    const hidden =
+      !warped && beyond(unseen, limit)
+        ? ` With so few places it may be warped by up to ${mm(unseen)} between them: read twelve.`
+        : ''
     return {
-      level: warped ? 'renew' : over ? 'watch' : 'good',
-      sentence: over
-        ? `The face runs out by ${mm(runout.totalMm)}, more than ${mm(limit)}${thumb(given, 'limit')}. ${cause}`.trim()
-        : `The face runs out by ${mm(runout.totalMm)}; up to ${mm(limit)} is allowed${thumb(given, 'limit')}.`,
+      level: warped ? 'renew' : over || hidden ? 'watch' : 'good',
+      sentence:
+        (over
+          ? `The face runs out by ${mm(runout.totalMm)}, more than ${mm(limit)}${thumb(given, 'limit')}. ${cause}`.trim()
+          : `The face runs out by ${mm(runout.totalMm)}; up to ${mm(limit)} is allowed${thumb(given, 'limit')}.`) +
+        hidden,
       working: [
         `total indicator reading: highest − lowest = ${mm(runout.totalMm, 3)}`,
         `tilt, the first harmonic: ${mm(runout.tiltMm, 3)} above the mean at ${Math.round(runout.tiltAtDeg)}°, so ${mm(tiltTotal, 3)} of the reading`,
-        `warp, what is left without the tilt, highest − lowest = ${mm(runout.warpMm, 3)}`,
+        `warp, what is left without the tilt, highest − lowest = ${mm(runout.warpMm, 3)}; less the dial’s own scatter ${mm(runout.warpLikelyMm, 3)}`,
         `worst place ${Math.round(runout.highestAtDeg)}°, ${clockOf(runout.highestAtDeg)} from the mark`,
       ],
       figures: [

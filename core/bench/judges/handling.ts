@@ -12,6 +12,7 @@ export const handsOrJack: Judge = {
   inputs: {
     mass: 'number',
     spread: 'number',
+    with: 'number',
     horizontal: 'number',
     vertical: 'number',
     travel: 'number',
@@ -29,8 +30,9 @@ export const handsOrJack: Judge = {
       coupling: 'poor' as const,
     }
     const spreadKg = given.maybe('spread') ?? 0
-    const massKg = given.number('mass') + spreadKg
-    const weight = spreadKg > 0 ? `${kg(given.number('mass') - spreadKg)} to ${kg(massKg)}` : kg(massKg)
+    const withKg = given.maybe('with') ?? 0
+    const massKg = given.number('mass') + withKg + spreadKg
+    const weight = spreadKg > 0 ? `${kg(massKg - 2 * spreadKg)} to ${kg(massKg)}` : kg(massKg)
     const alone = liftingIndex({ ...lift, massKg })
     const two = liftingIndex({ ...lift, massKg: massKg / 2 })
     const who = alone.index <= ALONE ? 'alone' : two.index <= ALONE ? 'two' : 'jack'
@@ -46,7 +48,12 @@ export const handsOrJack: Judge = {
         `limit: {23.1 kg} × ${multipliers.horizontal.toFixed(2)} reach × ${multipliers.vertical.toFixed(2)} height × ${multipliers.distance.toFixed(2)} way × ${multipliers.asymmetry.toFixed(2)} turn × ${multipliers.frequency.toFixed(2)} often × ${multipliers.coupling.toFixed(2)} grip = {${alone.limitKg.toFixed(1)} kg}`,
         'revised NIOSH lifting equation, 1994; made for standing and two hands, so lying under a car it flatters',
         'grip taken as poor: a box has no handles',
-        ...(spreadKg > 0 ? [`judged by the heaviest it may be: {${given.number('mass')} kg} + {${spreadKg} kg}`] : []),
+        ...(withKg > 0 ? [`with what hangs in it: ${kg(massKg - withKg - spreadKg)} + ${kg(withKg)}`] : []),
+        ...(spreadKg > 0
+          ? [
+              `judged by the heaviest it may be: ${quantity(massKg - spreadKg, 'kg', 1)} + ${quantity(spreadKg, 'kg', 1)}`,
+            ]
+          : []),
       ],
       figures: [figure('index', alone.index, '', 1), figure('limit', alone.limitKg, 'kg', 1)],
     }

@@ -60,10 +60,10 @@ function chainFrom(given: Given, linkage: Linkage, lostMm: number): Judgement {
       `foot: {${Math.round(found.pedalN)} N} without friction${found.pressureBar === null ? '' : `, {${found.pressureBar.toFixed(1)} bar} in the line`}`,
     ],
     figures: [
-      figure('lift', found.liftPerFaceMm, 'mm'),
-      figure('at the bearing', found.bearingMm, 'mm', 1),
-      figure('foot', found.pedalN, 'N', 0),
-      ...(found.pressureBar === null ? [] : [figure('pressure', found.pressureBar, 'bar', 1)]),
+      figure('lift of each face', found.liftPerFaceMm, 'mm'),
+      figure('way the bearing goes', found.bearingMm, 'mm', 1),
+      figure('force of the foot', found.pedalN, 'N', 0),
+      ...(found.pressureBar === null ? [] : [figure('pressure in the line', found.pressureBar, 'bar', 1)]),
     ],
   }
 }
@@ -97,21 +97,21 @@ export const releaseByCable: Judge = {
 }
 
 export const taughtWindow: Judge = {
-  inputs: { reported: 'number', low: 'number', high: 'number' },
+  inputs: { reported: 'number', low: 'number', high: 'number', grows: 'choice' },
   needs: ['reported', 'low', 'high'],
   judge(given) {
     const found = actuatorWindow({
       reportedMm: given.number('reported'),
       lowMm: given.number('low'),
       highMm: given.number('high'),
-      growsWithWear: true,
+      growsWithWear: given.choice('grows') !== 'shrinks',
     })
     return {
       level: found.verdict === 'inside' ? (found.share > 0.85 ? 'watch' : 'good') : 'renew',
       sentence: found.because,
       working: [
         `(${given.number('reported')} − ${given.number('low')}) ÷ (${given.number('high')} − ${given.number('low')}) = ${(found.share * 100).toFixed(0)} in 100 of its window`,
-        'taken as growing with wear; the maker’s own limits go before this',
+        `taken as ${given.choice('grows') === 'shrinks' ? 'shrinking' : 'growing'} with wear; the maker’s own limits go before this`,
       ],
       figures: [figure('of its window', found.share * 100, 'in 100', 0)],
     }

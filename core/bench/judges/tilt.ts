@@ -17,7 +17,8 @@ interface Lowering {
   tightMm: number
 }
 
-function lowering({ leverMm, points, end, turns, wanted, tightMm }: Lowering): Judgement {
+/** How far one end goes down, and what touches first. */
+export function lowering({ leverMm, points, end, turns, wanted, tightMm }: Lowering): Judgement {
   const found = tiltWindow(leverMm, points)
   const closed = found.enoughMm === null || found.enoughMm >= found.tooFarMm
   const wantedMm = points.find(point => point.wantedMm !== undefined)!.wantedMm!
@@ -39,7 +40,7 @@ function lowering({ leverMm, points, end, turns, wanted, tightMm }: Lowering): J
 }
 
 /** A place that may touch, where its room was measured. `sign` is −1 for one on the side that goes up. */
-function tight(
+export function tightPoint(
   given: Given,
   name: string,
   [room, along, above]: [room: string, along: string, above: string],
@@ -95,9 +96,9 @@ export const engineTilt: Judge = {
           along: 'x',
           roomMm: given.number('room'),
         },
-        ...tight(given, 'the fan', ['fanRoom', 'fanAhead', 'fanAbove'], -1, 'y'),
-        ...tight(given, 'a hose', ['hoseRoom', 'hoseBehind', 'hoseAbove'], 1, 'x'),
-        ...tight(given, 'the intake', ['intakeRoom', 'intakeBehind', 'intakeAbove'], 1, 'x'),
+        ...tightPoint(given, 'the fan', ['fanRoom', 'fanAhead', 'fanAbove'], -1, 'y'),
+        ...tightPoint(given, 'a hose', ['hoseRoom', 'hoseBehind', 'hoseAbove'], 1, 'x'),
+        ...tightPoint(given, 'the intake', ['intakeRoom', 'intakeBehind', 'intakeAbove'], 1, 'x'),
       ],
     })
     const how = 'turned about the axis of the mounts: what is above it goes back, what is ahead of it goes up'
@@ -139,9 +140,9 @@ export const engineEnd: Judge = {
           along: 'y',
           wantedMm: given.number('wanted'),
         },
-        ...tight(given, 'the downpipe', ['pipeRoom', 'pipeAlong', 'pipeAbove'], 1, 'y'),
-        ...tight(given, 'a hose', ['hoseRoom', 'hoseAlong', 'hoseAbove'], 1, 'x'),
-        ...tight(given, 'the far side', ['farRoom', 'farAlong', 'farAbove'], -1, 'x'),
+        ...tightPoint(given, 'the downpipe', ['pipeRoom', 'pipeAlong', 'pipeAbove'], 1, 'y'),
+        ...tightPoint(given, 'a hose', ['hoseRoom', 'hoseAlong', 'hoseAbove'], 1, 'x'),
+        ...tightPoint(given, 'the far side', ['farRoom', 'farAlong', 'farAbove'], -1, 'x'),
       ],
     })
     const how = 'what hangs below the far mount swings toward the far inner wing, what stands above it away from there'

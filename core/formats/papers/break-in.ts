@@ -3,7 +3,9 @@ import type { PaperSection } from '../../job/chapters/money/paper-doc'
 import { breakIn } from '../../job/views/break-in'
 import type { PaperContext } from './context'
 
-export function breakInCard(state: JobState, { distance, day }: PaperContext): PaperSection[] {
+export function breakInCard(state: JobState, { text, distance, day }: PaperContext): PaperSection[] {
+  const { control } = state.procedure ?? {}
+  if (control) return [{ title: 'The first drives', caution: true, lines: control.gentle.map(text) }]
   const rule = state.breakIn
   if (!rule) return [{ title: 'Until it has broken in', lines: ['No distance is set. Ask before you drive it hard.'] }]
   const report = breakIn(rule, rule.readings)

@@ -14,7 +14,6 @@ export interface PaperContext {
   reading: (value: number, unit: string) => string
   money: (amount: number) => string
   day: (at: string) => string
-  symptom: (id: string) => string
   source: (kind: string) => string
   person: (id: string) => string
   rates: Rates
@@ -31,7 +30,6 @@ export interface PaperSetting extends Pick<PaperContext, 'rates' | 'observed' | 
   currency: string
   timeZone: string
   people: { id: string; name: string }[]
-  symptoms: Record<string, string>
   sources: Record<string, string>
 }
 
@@ -43,7 +41,6 @@ export function paperContext({
   currency,
   timeZone,
   people,
-  symptoms,
   sources,
   ...rest
 }: PaperSetting): PaperContext {
@@ -66,7 +63,6 @@ export function paperContext({
         : render(measured(value, unit), reader),
     money: amount => money.format(amount),
     day: at => dayText(at, timeZone),
-    symptom: id => symptoms[id] ?? id,
     source: kind => sources[kind] ?? kind,
     person: id => people.find(person => person.id === id)?.name ?? 'Somebody of the garage',
   }

@@ -21,7 +21,12 @@ export function estimate(state: JobState, context: PaperContext): PaperSection[]
   return [
     {
       title: 'The work',
-      lines: [`${text(title)}: ${operations.length} pieces of work, ${hours(costs.estimatedMinutes)} in all.`],
+      lines: [
+        `${text(title)}: ${operations.length} pieces of work, ${hours(costs.estimatedMinutes)} in all.`,
+        ...(rates.priceShare
+          ? [`So many hours are enough for ${Math.round(rates.priceShare * 100)} of 100 such jobs.`]
+          : []),
+      ],
       table: {
         head: ['', 'Time', 'Price'],
         right: [1, 2],

@@ -42,12 +42,22 @@ function workSection(state: JobState, { text }: PaperContext): PaperSection {
         .map(([gear, result]) => `${gear} ${result}`)
         .join(', ')}.`,
   )
+  const read = Object.entries(state.codes).map(
+    ([stepId, { codes }]) =>
+      `${text(titleOf(stepId))}: ${codes.length === 0 ? 'nothing stored' : codes.map(({ code, text: says }) => `${code} ${says}`.trim()).join(', ')}.`,
+  )
+  const taught = Object.entries(state.routines).map(
+    ([stepId, { outcome, reason }]) =>
+      `${text(titleOf(stepId))}: ${outcome === 'done' ? 'done' : `refused, ${reason}`}.`,
+  )
   return {
     title: 'Work',
     lines: [
       `${text(title)}: ${done.length} of ${operations.length} pieces of work done.`,
       ...(renewed.length ? [`Renewed: ${renewed.map(part => text(part.name)).join(', ')}.`] : []),
       ...gears,
+      ...read,
+      ...taught,
     ],
   }
 }

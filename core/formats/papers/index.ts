@@ -1,6 +1,7 @@
 import type { JobState } from '../../job/chapters'
 import type { PaperDoc, PaperKind } from '../../job/chapters/money/paper-doc'
 import { pumpVerdict } from '../../job/views/pump-verdict'
+import { symptomLabel } from '../../job/views/symptom-label'
 import { breakInCard } from './break-in'
 import type { PaperContext } from './context'
 import { estimate } from './estimate'
@@ -40,15 +41,22 @@ function titleOf(kind: PaperKind, { handedOver, calledOff }: JobState): string {
   return calledOff ? 'Called off' : 'Hand-over, not yet signed'
 }
 
-function factsOf(kind: PaperKind, state: JobState, { symptom, distance, day }: PaperContext): [string, string][] {
+function factsOf(kind: PaperKind, state: JobState, { text, distance, day }: PaperContext): [string, string][] {
   const vehicle = state.vehicle!
   const facts: ([string, string] | null)[] = [
     ['Job', String(state.number)],
     kind === 'hand-over' && state.numberThere !== null ? ['Where it was begun', String(state.numberThere)] : null,
     ['Car', `${vehicle.name}, ${vehicle.make} ${vehicle.model}, ${vehicle.year}`],
     ['Customer', vehicle.customer],
-    ['Complaint', [...state.complaint.symptoms.map(symptom), state.complaint.text].filter(Boolean).join('. ')],
-    kind === 'hand-over' ? ['Pumped pedal', pumpVerdict(state.pumpTest.result, state.pumpTest.strokes).text] : null,
+    [
+      'Complaint',
+      [...state.complaint.symptoms.map(id => text(symptomLabel(state, id))), state.complaint.text]
+        .filter(Boolean)
+        .join('. '),
+    ],
+    kind === 'hand-over' && !state.procedure?.control
+      ? ['Pumped pedal', pumpVerdict(state.pumpTest.result, state.pumpTest.strokes).text]
+      : null,
     ['Odometer', state.odometerKm === null ? 'not read' : distance(state.odometerKm)],
     state.promisedAt && !state.handedOver ? ['Promised', day(state.promisedAt)] : null,
     kind === 'hand-over' && state.calledOff ? ['Why', state.calledOff.reason] : null,

@@ -15,7 +15,7 @@ export function invoice(state: JobState, context: PaperContext): PaperSection[] 
     {
       title: text('{Labor}'),
       lines: [
-        `Charged by the computed minutes of the plan. An hour is ${money(rates.labourPerHour)}.`,
+        `Charged by ${rates.priceShare ? 'the hours that were estimated' : 'the computed minutes of the plan'}. An hour is ${money(rates.labourPerHour)}.`,
         measuredLine(costs),
       ],
       table: {

@@ -1,3 +1,4 @@
+import { placeOf, stanceOf } from '../../pack/bay'
 import type { JobState } from '../../job/chapters'
 import type { PaperSection } from '../../job/chapters/money/paper-doc'
 import type { PaperContext } from './context'
@@ -25,9 +26,9 @@ export function workOrder(state: JobState, { text }: PaperContext): PaperSection
         right: [0, 4],
         rows: plan!.steps.map((step, index) => [
           String(index + 1),
-          text(operations.get(step.id)?.title ?? procedure!.positions[step.car].title),
-          step.place,
-          step.car,
+          text(operations.get(step.id)?.title ?? procedure!.positions[step.car]!.title),
+          placeOf(procedure!, step.place).name,
+          stanceOf(procedure!, step.car).name,
           String(Math.round(step.finishMinutes - step.startMinutes)),
         ]),
       },

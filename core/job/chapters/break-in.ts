@@ -38,6 +38,7 @@ export const noBreakIn = (): BreakInState => ({ breakIn: null })
 export const breakInChapter: Chapter<BreakInEvents> = {
   'break-in-set': {
     words: 'Break-in',
+    wants: 'work',
     undo: true,
     afterHandover: true,
     afterCallOff: false,
@@ -48,6 +49,7 @@ export const breakInChapter: Chapter<BreakInEvents> = {
   },
   'odometer-read': {
     words: 'Odometer',
+    wants: 'work',
     undo: true,
     afterHandover: true,
     afterCallOff: false,

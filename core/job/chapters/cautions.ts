@@ -20,6 +20,7 @@ export const noCautions = (): CautionState => ({ acknowledged: dict() })
 export const cautions: Chapter<CautionEvents> = {
   'caution-acknowledged': {
     words: 'Caution read',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -25,6 +25,7 @@ export const noDiagnosis = (): DiagnosisState => ({ comeback: null, findings: di
 export const diagnosis: Chapter<DiagnosisEvents> = {
   'comeback-noted': {
     words: 'Comeback',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -35,6 +36,7 @@ export const diagnosis: Chapter<DiagnosisEvents> = {
   },
   'finding-noted': {
     words: 'What was found',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -49,6 +51,7 @@ export const diagnosis: Chapter<DiagnosisEvents> = {
   },
   'cause-found': {
     words: 'Cause',
+    wants: 'work',
     undo: true,
     afterHandover: true,
     afterCallOff: false,

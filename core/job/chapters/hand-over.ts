@@ -49,6 +49,7 @@ export const ended: Book<JobState>['ended'] = ({ handedOver, calledOff }) => {
 export const handOver: Chapter<HandOverEvents> = {
   'left-open': {
     words: 'Reason',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -62,6 +63,7 @@ export const handOver: Chapter<HandOverEvents> = {
   },
   'left-open-withdrawn': {
     words: 'Reason taken back',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -73,6 +75,7 @@ export const handOver: Chapter<HandOverEvents> = {
   },
   'handed-over': {
     words: 'Hand-over',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -100,6 +103,7 @@ export const handOver: Chapter<HandOverEvents> = {
   },
   'called-off': {
     words: 'Calling off',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

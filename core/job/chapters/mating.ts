@@ -20,6 +20,7 @@ export const noMating = (): MatingState => ({ gaps: [] })
 export const mating: Chapter<MatingEvents> = {
   'gap-measured': {
     words: 'Gap',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

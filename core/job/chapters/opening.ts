@@ -57,6 +57,7 @@ export const isOpen = (state: OpeningState): boolean => state.jobId !== null
 export const opening: Chapter<OpeningEvents> = {
   'job-opened': {
     words: 'Take-in',
+    wants: 'work',
     undo: false,
     afterHandover: false,
     afterCallOff: false,

@@ -1,6 +1,8 @@
+import { byId } from '../../base/by-id'
 import { dict } from '../../base/dict'
 import type { Chapter } from '../chapters'
 import { refuse } from '../log/chapter'
+import { gearsOf } from '../views/activity'
 import { blockersOf } from '../views/blockers'
 import { unknownStep } from './plan/unknown-step'
 
@@ -37,14 +39,22 @@ export const notProved = (): ProvingState => ({ gears: dict(), checks: dict(), r
 export const proving: Chapter<ProvingEvents> = {
   'gear-tried': {
     words: 'Gear',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
     admit: (state, { payload }) => {
       const unknown = unknownStep(state, payload.stepId)
       if (unknown) return unknown
-      if (!state.vehicle!.gears.includes(payload.gear))
-        return refuse('payload.gear', `This car has no gear "${payload.gear}".`)
+      const activity = byId(state.procedure!.operations, payload.stepId)?.activity
+      const known = activity?.kind === 'gears' ? gearsOf(state, activity) : state.vehicle!.gears
+      if (!known.includes(payload.gear))
+        return refuse(
+          'payload.gear',
+          activity?.kind === 'gears' && activity.positions
+            ? `There is no position "${payload.gear}" to be tried.`
+            : `This car has no gear "${payload.gear}".`,
+        )
       const [blocker] = blockersOf(state, payload.stepId)
       return blocker ? refuse('payload.stepId', `First: ${blocker.title}. ${blocker.because}`) : null
     },
@@ -54,6 +64,7 @@ export const proving: Chapter<ProvingEvents> = {
   },
   'check-made': {
     words: 'Closing check',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -73,6 +84,7 @@ export const proving: Chapter<ProvingEvents> = {
   },
   'road-noted': {
     words: 'Road test',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -21,6 +21,9 @@ export interface RenewalEvents {
     minutesLater: number | null
     chance: number
     comebackCost: number
+    /** How likely the new part fails in the same time, 0 to 1, and in how many years the old one would; left out, as is common. */
+    newFails?: number
+    yearsLater?: number
   }
   'renewal-decided': Decided
   /** Machine, keep or buy: what was chosen, and what lay side by side. */
@@ -55,6 +58,7 @@ export const noRenewals = (): RenewalState => ({ renewals: dict(), ways: [], rep
 export const renewals: Chapter<RenewalEvents> = {
   'renewal-weighed': {
     words: 'What is put into the question',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -65,6 +69,7 @@ export const renewals: Chapter<RenewalEvents> = {
   },
   'renewal-decided': {
     words: 'Decision',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -73,6 +78,7 @@ export const renewals: Chapter<RenewalEvents> = {
   },
   'way-chosen': {
     words: 'Way chosen',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -86,6 +92,7 @@ export const renewals: Chapter<RenewalEvents> = {
   },
   'entry-replaced': {
     words: 'New part',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -36,6 +36,7 @@ export const nothingAside = (): SetAsideState => ({ aside: [] })
 export const setAsideChapter: Chapter<SetAsideEvents> = {
   'act-set-aside': {
     words: 'Act set aside',
+    wants: 'work',
     undo: false,
     afterHandover: true,
     afterCallOff: true,
@@ -54,6 +55,7 @@ export const setAsideChapter: Chapter<SetAsideEvents> = {
   },
   'aside-ended': {
     words: (_state, { payload }) => (payload.how === 'taken-up' ? 'Act taken up again' : 'Act put away'),
+    wants: 'work',
     undo: true,
     afterHandover: true,
     afterCallOff: true,

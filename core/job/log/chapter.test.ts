@@ -24,6 +24,7 @@ type JarEvent = LogEvent<JarEvents & Corrections>
 const jars: ChapterOf<Shelf, JarEvents> = {
   'shelf-put-up': {
     words: 'Shelf',
+    wants: 'work',
     undo: false,
     afterHandover: false,
     afterCallOff: false,
@@ -35,6 +36,7 @@ const jars: ChapterOf<Shelf, JarEvents> = {
   },
   'jar-taken': {
     words: (shelf, { payload }) => `${payload.count} of ${shelf.jars + payload.count} jars`,
+    wants: 'work',
     undo: true,
     afterHandover: (_shelf, { payload }) => payload.count === 1,
     afterCallOff: false,
@@ -46,6 +48,7 @@ const jars: ChapterOf<Shelf, JarEvents> = {
   },
   'shelf-looked-at': {
     words: 'A look',
+    wants: 'work',
     undo: false,
     afterHandover: true,
     afterCallOff: true,
@@ -54,6 +57,7 @@ const jars: ChapterOf<Shelf, JarEvents> = {
   },
   'shelf-sold': {
     words: 'Sale',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -1,3 +1,4 @@
+import type { Permission as Wanted } from '../../people/roles'
 import type { AnyEvent, LogEvent } from './event'
 
 /** Why an event cannot enter the log: the field at fault and a sentence for the person. */
@@ -17,6 +18,8 @@ type Permission<State, Event> = boolean | ((state: State, event: Event) => boole
 export interface Kind<State, Event> {
   /** The act in a few words, as it is called where it is undone; `state` is that before the undo. */
   words: string | ((state: State, event: Event) => string)
+  /** What it wants of who does it. */
+  wants: Wanted
   /** Whether undo takes it back, one act at a time. */
   undo: boolean
   /** Whether it still makes sense when the car is with its owner again. */
@@ -45,6 +48,8 @@ export interface Book<State extends LogState> {
   kinds: Record<PropertyKey, Kind<State, never>>
   empty: () => State
   isOpen: (state: State) => boolean
+  /** Looks at a state before an event; what it gives back is called after it, whatever the event was. */
+  watch?: (state: State) => (event: never, words: () => string) => void
   /** How the job has ended, with what is told to whoever goes on; `null` while it runs. */
   ended: (state: State) => { permission: 'afterHandover' | 'afterCallOff'; refusal: Refusal } | null
 }
@@ -52,4 +57,9 @@ export interface Book<State extends LogState> {
 /** The kind of an event; `null` for a type from a newer device. */
 export function kindOf<State extends LogState>(book: Book<State>, event: AnyEvent): Kind<State, AnyEvent> | null {
   return Object.hasOwn(book.kinds, event.type) ? (book.kinds[event.type] as Kind<State, AnyEvent>) : null
+}
+
+/** An act in a few words, by the state that it has led to. */
+export function wordsOf<State>({ words }: Kind<State, AnyEvent>, state: State, event: AnyEvent): string {
+  return typeof words === 'string' ? words : words(state, event)
 }

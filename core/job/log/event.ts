@@ -11,6 +11,8 @@ export interface Envelope {
   /** What the device's own clock said, where `deviceTime` was set right. */
   saidAt?: string
   personId: string
+  /** It reached the server when whoever did it had left the device by then, or the garage. */
+  late?: true
 }
 
 /** One thing that happened. Never changed, never removed; a correction is another event. `Payloads` says what each type carries. */

@@ -1,11 +1,15 @@
-import { kindOf } from './chapter'
+import { kindOf, wordsOf } from './chapter'
 import type { Book, LogState } from './chapter'
 import { effectiveEvents } from './effective'
 import type { AnyEvent } from './event'
 
 /** Adds one event to a state, in place. Types it does not know, from a newer device, are passed over. */
 export function applyEvent<State extends LogState>(book: Book<State>, state: State, event: AnyEvent): void {
-  kindOf(book, event)?.apply(state, event)
+  const kind = kindOf(book, event)
+  if (!kind) return
+  const noted = book.watch?.(state)
+  kind.apply(state, event)
+  noted?.(event as never, () => wordsOf(kind, state, event))
 }
 
 /** The state that a log leads to; see `reduceJob`. */

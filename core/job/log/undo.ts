@@ -1,4 +1,4 @@
-import { kindOf, refuse } from './chapter'
+import { kindOf, refuse, wordsOf } from './chapter'
 import type { Book, LogState, Refusal } from './chapter'
 import { effectiveEvents } from './effective'
 import { isCorrection } from './event'
@@ -19,8 +19,9 @@ export function describeEvent<State extends LogState>(book: Book<State>, event: 
     const target = events.find(({ id }) => id === event.payload.eventId)
     return target ? `Undo: ${describeEvent(book, target, events)}` : 'Undo'
   }
-  const words = kindOf(book, event)?.words ?? String(event.type)
-  return typeof words === 'string' ? words : words(reduceLog(book, events), event)
+  const kind = kindOf(book, event)
+  if (!kind) return String(event.type)
+  return typeof kind.words === 'string' ? kind.words : wordsOf(kind, reduceLog(book, events), event)
 }
 
 /** Whether an event may be taken back: only the last that still counts, or an undo itself. */

@@ -4,6 +4,7 @@ import type { Operation } from '../../pack/operations'
 import type { BadAnswer } from '../../pack/readings'
 import type { JobState } from '../chapters'
 import type { LeftOpen } from '../chapters/hand-over'
+import { chosenBeside } from './compared'
 
 /** An answer or a verdict that is not good, with what was done about it. */
 export interface BadFinding {
@@ -120,7 +121,11 @@ export function openFindings(found: BadFinding[]): BadFinding[] {
   return found.filter(finding => finding.stops || (finding.dealtWith === null && finding.accepted === null))
 }
 
-function dealtWith(state: JobState, { options, renews, ladder }: BadFinding['ways'], since: string): string | null {
+function dealtWith(
+  state: JobState,
+  { options, renews, ladder, sheet }: BadFinding['ways'],
+  since: string,
+): string | null {
   const chosen = Object.entries(options ?? {}).find(([option, choices]) =>
     choices.includes(state.procedure!.options[option] ?? ''),
   )
@@ -128,7 +133,7 @@ function dealtWith(state: JobState, { options, renews, ladder }: BadFinding['way
   const climbed =
     ladder && state.ladderRuns.find(run => run.ladderId === ladder && run.openedAt >= since && run.closedAt !== null)
   if (climbed) return `${climbed.text}: solved.`
-  return renewedBy(state, renews ?? [])
+  return (sheet ? chosenBeside(state, sheet) : null) ?? renewedBy(state, renews ?? [])
 }
 
 /** Whether every one of some parts is renewed: by the plan, by a decision, or by an order. */

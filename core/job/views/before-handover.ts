@@ -1,4 +1,6 @@
+import type { ClosingCheck } from '../../pack/closing'
 import type { JobState } from '../chapters'
+import type { StoredCode } from '../chapters/controller'
 import { missingNow, unseenNow } from '../chapters/taken-over/missing'
 import { badFindings, openFindings } from './bad-findings'
 import { figureEntry, figuresWanted, notTight } from './fastening'
@@ -77,9 +79,17 @@ function work(state: JobState): OpenEntry[] {
     )
 }
 
-/** Closing checks by hand that were not made, or came out bad. */
+/** Codes that the controller still held when the steps of a check read it. */
+export const codesLeft = ({ codes, done }: JobState, { steps }: Pick<ClosingCheck, 'steps'>): StoredCode[] =>
+  steps.flatMap(step => (done[step] ? (codes[step]?.codes ?? []) : []))
+
+/** Closing checks by hand that were not made or came out bad, and a memory that is not empty. */
 function checks(state: JobState): OpenEntry[] {
   return (state.procedure?.closing ?? [])
-    .filter(check => check.kind === 'hand' && !state.checks[check.id]?.good)
+    .filter(check =>
+      check.kind === 'codes'
+        ? codesLeft(state, check).length > 0
+        : check.kind === 'hand' && !state.checks[check.id]?.good,
+    )
     .map(check => openEntry(state, `check:${check.id}`, 'check', check.title, { safety: check.safety === true }))
 }

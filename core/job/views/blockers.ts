@@ -1,8 +1,11 @@
-import type { LinkKind } from '../../pack/kinds'
+import { EITHER_POSITION } from '../../pack/kinds'
+import type { CarPosition, LinkKind } from '../../pack/kinds'
+import { stanceOf } from '../../pack/bay'
 import type { Operation } from '../../pack/operations'
 import type { JobState } from '../chapters'
 import { missingNow, unseenNow } from '../chapters/taken-over/missing'
 import { boardsNotClear } from '../chapters/bolts/boards'
+import { tryCompleteActivity } from './activity'
 import { findingsOfStep, openFindings } from './bad-findings'
 
 /** What stands in the way of a step, with the sentence that says why. */
@@ -36,6 +39,7 @@ export function blockersOf(state: JobState, stepId: string): Blocker[] {
     ...links,
     ...facts,
     ...foundBefore(state, stepId),
+    ...unprovenBefore(state, stepId),
     ...notHere(state, operation),
     ...boardsNotClear(state, stepId),
     ...wrongPosition(state, operation.car),
@@ -78,23 +82,31 @@ function foundBefore(state: JobState, stepId: string): Blocker[] {
     )
 }
 
-function wrongPosition(state: JobState, wanted: 'ground' | 'raised' | 'either'): Blocker[] {
-  if (wanted === 'either' || wanted === state.car) return []
-  return [
-    wanted === 'raised'
-      ? {
-          stepId: null,
-          title: 'The car is on the ground',
-          kind: 'safety',
-          because: 'This is done with the car raised and standing on its supports.',
-        }
-      : {
-          stepId: null,
-          title: 'The car is raised',
-          kind: 'safety',
-          because: 'This is done with the car on its wheels.',
-        },
-  ]
+/** A step before this one was done when its sheet, or its board of pieces, said yes; by what stands there now it does not. */
+function unprovenBefore(state: JobState, stepId: string): Blocker[] {
+  const { links, operations } = state.procedure!
+  // Plugs that are off go on again on the way back; only what comes apart needs them off.
+  const comesApartAt = (id: string) => operations.find(operation => operation.id === id)?.phase === 'strip'
+  const before = new Map(
+    links
+      .filter(link => link.after === stepId && link.kind !== 'habit' && state.done[link.before])
+      .map(link => [link.before, link.kind]),
+  )
+  return operations
+    .filter(({ id, activity }) => before.has(id) && (activity?.kind === 'judged' || activity?.kind === 'body'))
+    .filter(({ activity }) => activity?.kind !== 'body' || activity.wants !== 'plugs-off' || comesApartAt(stepId))
+    .flatMap((operation): Blocker[] => {
+      const missing = tryCompleteActivity(state, operation)
+      return missing === null
+        ? []
+        : [{ stepId: operation.id, title: operation.title, kind: before.get(operation.id)!, because: missing }]
+    })
+}
+
+function wrongPosition(state: JobState, wanted: CarPosition): Blocker[] {
+  if (wanted === EITHER_POSITION || wanted === state.car) return []
+  const now = stanceOf(state.procedure!, state.car).said
+  return [{ stepId: null, title: now, kind: 'safety', because: stanceOf(state.procedure!, wanted).because }]
 }
 
 /** Bringing the car up or down waits for every step that the plan puts before it at the other height. */
@@ -107,7 +119,7 @@ function positionBlockers(state: JobState, stepId: string): Blocker[] {
     .filter(id => !state.done[id])
     .filter(id => {
       const operation = cars.get(id)
-      return !operation || operation.car !== 'either'
+      return !operation || operation.car !== EITHER_POSITION
     })
     .map(id => ({
       stepId: id,

@@ -2,6 +2,7 @@ import { isOut } from '../../fasteners/bolt-board'
 import type { CarDrawing, DrawnThing } from '../../pack/drawing'
 import type { FastenerGroup } from '../../pack/fasteners'
 import type { ItemState } from '../../pack/kinds'
+import { positionTo } from '../../pack/bay'
 import type { LedgerItem } from '../../pack/things'
 import type { JobState } from '../chapters'
 import { blockersOf } from './blockers'
@@ -88,12 +89,12 @@ export function entryStory(state: JobState, { item, count }: ThingItem): EntrySt
 function takenOffBy(state: JobState, itemId: string): EntryStory['takenOff'] {
   const { procedure, done, plan } = state
   const raising =
-    plan?.steps.filter(step => step.kind === 'raise' && itemId in procedure!.positions.raised.takesOff) ?? []
+    plan?.steps.filter(step => step.kind === 'raise' && itemId in positionTo(procedure!, 'away').takesOff) ?? []
   const takers = [
     ...procedure!.operations
       .filter(operation => itemId in operation.takesOff)
       .map(({ id, title }) => ({ stepId: id, title })),
-    ...raising.map(({ id }) => ({ stepId: id, title: procedure!.positions.raised.title })),
+    ...raising.map(({ id }) => ({ stepId: id, title: positionTo(procedure!, 'away').title })),
   ]
   const last = takers
     .filter(({ stepId }) => done[stepId])

@@ -2,6 +2,7 @@ import { checkEntry } from '../../bench/check-entry'
 import { supportLoads } from '../../handling/support-loads'
 import type { PlacedMass, Support } from '../../handling/support-loads'
 import type { CarriedBody, CarriedMass } from '../../pack/drawing'
+import { positionTo } from '../../pack/bay'
 import type { JobState } from '../chapters'
 
 /** What one support carries, in kg per piece: lowest, likely and highest. */
@@ -49,9 +50,9 @@ export function carryingAhead(
     .filter(step => !state.done[step.id])
     .flatMap(step => {
       const operation = procedure.operations.find(entry => entry.id === step.id)
-      const source = operation ?? procedure.positions[step.kind === 'lower' ? 'ground' : 'raised']
+      const source = operation ?? positionTo(procedure, step.kind === 'lower' ? 'home' : 'away')
       change(ledger, source.takesOff, 1)
-      change(ledger, operation?.putsBack ?? (step.kind === 'lower' ? procedure.positions.raised.takesOff : {}), -1)
+      change(ledger, operation?.putsBack ?? (step.kind === 'lower' ? positionTo(procedure, 'away').takesOff : {}), -1)
       const found = carrying(state, body, ledger)
       const loads = JSON.stringify(found?.loads)
       if (!found || loads === last) return []

@@ -35,6 +35,47 @@ const pack = () => ({
 const open = () => TestLog.open(pack())
 const statuses = (log: TestLog) => Object.fromEntries(closing(log.state).map(line => [line.id, line.status]))
 
+describe('a memory that should be empty', () => {
+  const reading = operation('read-after', { phase: 'prove', place: 'cab', car: 'ground', activity: { kind: 'read' } })
+  const remembers = () =>
+    TestLog.open({
+      ...pack(),
+      modules: [
+        {
+          ...down,
+          operations: [...down.operations, reading],
+          links: [...down.links, link('drive', 'read-after', { mirror: false })],
+        },
+      ],
+      closing: [
+        { id: 'memory', kind: 'codes' as const, title: 'Empty', because: 'It is real.', steps: ['read-after'] },
+      ],
+    })
+  const read = (codes: { code: string; text: string }[]) => {
+    const log = remembers()
+    log.done(...log.state.plan!.order.filter(id => id !== 'read-after'))
+    return log.add('codes-read', { stepId: 'read-after', codes }).done('read-after')
+  }
+  const holding = (log: TestLog) => openBeforeHandover(log.state).map(({ entry }) => entry)
+
+  it('is open until it was read, and done when nothing was stored', () => {
+    expect(statuses(remembers())).toEqual({ memory: 'open' })
+    const log = read([])
+    expect(statuses(log)).toEqual({ memory: 'done' })
+    expect(holding(log)).not.toContain('check:memory')
+  })
+  it('holds the car for each code that came back', () => {
+    const log = read([{ code: 'A21', text: 'Supply too low' }])
+    expect(closing(log.state)[0]).toMatchObject({
+      status: 'open',
+      missing: [{ title: 'A21 Supply too low', stepId: 'read-after' }],
+    })
+    expect(holding(log)).toContain('check:memory')
+    log.add('left-open', { entry: 'check:memory', reason: 'Was there before, its owner knows' })
+    expect(statuses(log)).toEqual({ memory: 'left' })
+  })
+})
+
 describe('closing', () => {
   it('follows from the log, leaves out what this job has not, and says which step closes what', () => {
     const log = open().done(...open().state.plan!.order.slice(0, 1))

@@ -4,7 +4,7 @@ import type { Operation } from '../../pack/operations'
 import type { JobState } from '../chapters'
 import type { MadeCheck } from '../chapters/proving'
 import { badFindings, openFindings } from './bad-findings'
-import { openBeforeHandover } from './before-handover'
+import { codesLeft, openBeforeHandover } from './before-handover'
 import { figuresWanted, groupStands, notTight } from './fastening'
 import { openEntries } from './ledger'
 import type { OpenEntry } from './ledger'
@@ -42,7 +42,7 @@ export function closing(state: JobState): ClosingLine[] {
     const steps = check.steps.flatMap(step => operations.get(step) ?? [])
     if (check.steps.length > 0 && steps.length === 0) return []
     if (kind === 'hand') return [handLine(state, check, open)]
-    const { missing, left } = found(state, kind, steps, open)
+    const { missing, left } = kind === 'codes' ? ofCodes(state, check, steps, open) : found(state, kind, steps, open)
     return [
       {
         id,
@@ -71,7 +71,7 @@ function handLine(
 
 function found(
   state: JobState,
-  kind: Exclude<ClosingCheck['kind'], 'hand'>,
+  kind: Exclude<ClosingCheck['kind'], 'hand' | 'codes'>,
   steps: Operation[],
   open: OpenEntry[],
 ): Found {
@@ -102,6 +102,20 @@ function found(
       )
     case 'steps':
       return ofSteps(state, steps, of('step'))
+  }
+}
+
+/** Read, and what is stored all the same; somebody may answer for it. */
+function ofCodes(state: JobState, check: ClosingCheck, steps: Operation[], open: OpenEntry[]): Found {
+  const read = ofSteps(state, steps, open)
+  const left = leftOf(open.filter(entry => entry.entry === `check:${check.id}`))
+  const stored = left.length > 0 ? [] : codesLeft(state, check)
+  return {
+    missing: [
+      ...read.missing,
+      ...stored.map(({ code, text }) => ({ title: `${code} ${text}`, stepId: check.steps[0] ?? null })),
+    ],
+    left: [...read.left, ...left],
   }
 }
 

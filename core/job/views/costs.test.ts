@@ -140,20 +140,26 @@ describe('a part has one price', () => {
     log.add('part-ordered', { ...order, orderId: 'own', partId: null, name: 'Seal', priceEach: 7 })
     expect(prices()).toEqual([7, 7, 7])
   })
+  const weighed = { partId: 'seal', partCost: 10, minutesNow: null, minutesLater: null, chance: 0.5, comebackCost: 40 }
   it('and a part that a sheet found bad is as likely to fail wherever it is weighed', () => {
-    const { state } = TestLog.open(pack).add('renewal-weighed', {
-      partId: 'seal',
-      partCost: 10,
-      minutesNow: null,
-      minutesLater: null,
-      chance: 0.5,
-      comebackCost: 40,
-    })
+    const { state } = TestLog.open(pack).add('renewal-weighed', { ...weighed, newFails: 0 })
     const [line] = renewalLines(state, rates, reachOf(state.procedure!, null))
     // Ten, and a tenth on top: what the customer pays is what is weighed.
     expect(line!.answer!.expectedNow).toBeCloseTo(11 + line!.minutesNow!, 9)
     expect(line!.minutesNow).toBe(10)
     expect(line!.steps).toContain('Do cover-off')
+  })
+  it('and the new part may fail as well, and what is paid in years counts less', () => {
+    const answerOf = (more: { newFails?: number; yearsLater?: number }, laterPercent: number) => {
+      const { state } = TestLog.open(pack).add('renewal-weighed', { ...weighed, ...more })
+      return renewalLines(state, { ...rates, laterPercent }, reachOf(state.procedure!, null))[0]!.answer!
+    }
+    const sure = answerOf({ newFails: 0, yearsLater: 2 }, 0)
+    const back = sure.expectedLater / 0.5
+    expect(answerOf({ newFails: 0.1, yearsLater: 2 }, 0).expectedNow).toBeCloseTo(sure.expectedNow + 0.1 * back, 9)
+    expect(answerOf({ newFails: 0, yearsLater: 2 }, 10).expectedLater).toBeCloseTo(sure.expectedLater / 1.21, 9)
+    // Left out: two of a hundred new ones fail, in three years.
+    expect(answerOf({}, 10).expectedNow).toBeCloseTo(sure.expectedNow + (0.02 * back) / 1.331, 9)
   })
 })
 

@@ -6,6 +6,7 @@ import type { Rates } from './rates'
 import type { ObservedMinutes } from './observed-minutes'
 import { partsList } from './parts-list'
 import { withMargin } from './part-price'
+import { priceFactor } from './price-factor'
 
 export interface PartCost {
   name: string
@@ -14,7 +15,7 @@ export interface PartCost {
   total: number | null
 }
 
-/** Minutes of a phase: as planned with walking, lifting and tools, and as measured; `measured` is `null` where nothing of it was. */
+/** Minutes of a phase: as asked for, with walking, lifting and tools, and as measured; `measured` is `null` where nothing of it was. */
 export interface PhaseMinutes {
   phase: Phase
   estimated: number
@@ -48,13 +49,15 @@ export function jobCosts(state: JobState, rates: Rates, observed: ObservedMinute
   const steps = state.plan?.steps ?? []
   const seen = new Map(observed.map(entry => [entry.operationId, entry.minutes]))
   const phaseOf = (id: string): Phase => operations.get(id)?.phase ?? 'make-safe'
+  const factor =
+    rates.priceShare && state.procedure && state.plan ? priceFactor(state.procedure, state.plan, rates.priceShare) : 1
   const byPhase = phases
     .map((phase): PhaseMinutes => {
       const own = steps.filter(step => phaseOf(step.id) === phase)
       const timed = own.filter(step => seen.has(step.id))
       return {
         phase,
-        estimated: sum(own.map(step => stepMinutes(step) + step.setupMinutes)),
+        estimated: sum(own.map(step => stepMinutes(step) + step.setupMinutes)) * factor,
         measuredEstimate: sum(timed.map(step => stepMinutes(step))),
         measured: timed.length === 0 ? null : sum(timed.map(step => seen.get(step.id)!)),
         measuredSteps: timed.length,

@@ -1,13 +1,14 @@
 import type { JobState } from '../chapters'
+import { symptomLabel } from './symptom-label'
 
-/** Everything a person might look a job up by, as one text: car, customer, complaint, notes, troubles, cause, figures with their sources, old layouts. Terms stay tokens. @param symptomOf what a symptom is called */
-export function jobWords(state: JobState, symptomOf: (id: string) => string): string {
+/** Everything a person might look a job up by, as one text: car, customer, complaint, notes, troubles, cause, figures with their sources, old layouts. Terms stay tokens. */
+export function jobWords(state: JobState): string {
   const groupName = (id: string) => state.procedure?.groups.find(group => group.id === id)?.name ?? ''
   const { vehicle, complaint } = state
   return [
     state.number,
     vehicle && [vehicle.name, vehicle.make, vehicle.model, vehicle.year, vehicle.customer].join(' '),
-    complaint.symptoms.map(symptomOf).join(', '),
+    complaint.symptoms.map(id => symptomLabel(state, id)).join(', '),
     complaint.text,
     state.procedure?.title,
     ...state.notes.map(note => note.text),

@@ -1,3 +1,4 @@
+import { forbiddenNow } from './guards'
 import { boltName, isOut } from '../../fasteners'
 import type { Fact } from '../../pack/operations'
 import type { DrawnPart, LedgerItem } from '../../pack/things'
@@ -80,5 +81,5 @@ export function changedParts(state: JobState): DrawnPart[] {
 
 /** The fact that forbids a stroke of the pedal now, or `null` when the pedal may be used. */
 export function pedalForbidden(state: JobState): Fact | null {
-  return state.procedure?.facts.find(fact => fact.guards === 'pedal' && !state.facts.includes(fact.id)) ?? null
+  return forbiddenNow(state).find(({ guard }) => guard === 'pedal')?.fact ?? null
 }

@@ -1,3 +1,5 @@
+import { bayOf } from '../../pack/bay'
+import type { Bay } from '../../pack/bay'
 import { expandPack } from '../../packs/expand-pack'
 import type { Pack, Procedure } from '../../pack/pack'
 import type { Past } from '../../sequence/job-instance'
@@ -14,6 +16,7 @@ export interface PlanPreview {
   totals: PlanTotals
   authored: PlanTotals
   trips: Pick<Trip, 'place' | 'car' | 'minutes'>[]
+  bay: Bay
   toolCount: number
   stepCount: number
   parts: Record<string, number>
@@ -82,6 +85,7 @@ export function previewOf({ procedure, plan: { totals, authored, trips, tools } 
   return {
     totals,
     authored,
+    bay: bayOf(procedure),
     trips: trips.map(({ place, car, minutes }) => ({ place, car, minutes })),
     toolCount: tools.length,
     stepCount: procedure.operations.length,

@@ -16,7 +16,10 @@ export function partsDue(state: JobState): {
   const awaited = partsAwaited(state)
   const waited = new Set(awaited.map(part => part.stepId))
   const minutes = left.map(
-    step => expectedMinutes(state.procedure!, step) + step.setupMinutes + (waited.has(step.id) ? 0 : step.waitMinutes),
+    step =>
+      expectedMinutes(state.procedure!, step, state.plan!.setting) +
+      step.setupMinutes +
+      (waited.has(step.id) ? 0 : step.waitMinutes),
   )
   const after = (stepId: string) =>
     minutes.slice(left.findIndex(step => step.id === stepId)).reduce((sum, each) => sum + each, 0)

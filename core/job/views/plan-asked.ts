@@ -22,9 +22,15 @@ interface Moment {
   utcOffsetMinutes: number
 }
 
-/** The plan of a job that begins. @param hours when the garage works; `null` goes on round the clock */
-export function openingAsked(procedure: Procedure, hours: WorkingHours | null, moment: Moment): PlanAsked {
-  const circumstances = { ...noCircumstances, hours }
+/** How a garage works: when, `null` round the clock, and how many tools lie at hand. */
+export interface GarageWay {
+  hours: WorkingHours | null
+  trayTools: number
+}
+
+/** The plan of a job that begins. */
+export function openingAsked(procedure: Procedure, { hours, trayTools }: GarageWay, moment: Moment): PlanAsked {
+  const circumstances: Circumstances = { ...noCircumstances, hours, ...(trayTools > 0 ? { trayTools } : {}) }
   const clock = { at: moment.at, minutes: 0, utcOffsetMinutes: moment.utcOffsetMinutes }
   return { circumstances, clock, setting: planSetting(circumstances, procedure.hands, clock), request: {} }
 }

@@ -4,4 +4,8 @@ export interface Rates {
   taxPercent: number
   partsMarginPercent: number
   callOut: number
+  /** By which share of cases the hours asked for are enough; left out or `null`: the sum of likeliest minutes. */
+  priceShare?: number | null
+  /** By how many hundredths what is paid a year later counts less; nothing where it is left out. */
+  laterPercent?: number
 }

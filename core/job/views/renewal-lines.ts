@@ -1,7 +1,7 @@
 import { judgeSheet } from '../../bench/judge-sheet'
 import { renewPackages } from '../../decisions/packages'
 import type { RenewPackage } from '../../decisions/packages'
-import { renewNow } from '../../decisions/renew-now'
+import { laterShare, renewNow } from '../../decisions/renew-now'
 import type { RenewAnswer } from '../../decisions/renew-now'
 import type { ReachablePart } from '../../pack/sheets'
 import type { JobState } from '../chapters'
@@ -21,6 +21,11 @@ export interface RenewalLine {
   minutesLater: number | null
   chance: number
   comebackCost: number
+  /** How likely the new one fails in the same time, and in how many years the old one would. */
+  newFails: number
+  yearsLater: number
+  /** What of an amount that is paid then counts today, 0 to 1. */
+  laterShare: number
   /** Steps that coming back would mean. */
   steps: string[]
   /** Sheets that found it bad. */
@@ -40,6 +45,11 @@ export interface RenewalLine {
 
 /** A part that was found bad fails this likely before long, at least. Common practice, no source. */
 const BAD_CHANCE = 0.9
+/** Of a hundred new parts so many fail as early; a part that fails before the next clutch does so half way. Common practice, no source. */
+const NEW_FAILS = 0.02
+const YEARS_LATER = 3
+
+type RenewalRates = Pick<Rates, 'labourPerHour' | 'partsMarginPercent' | 'laterPercent'>
 
 /**
  * Every part in reach, priced and weighed: renew it while it is open, or leave it. What somebody put in goes before what is found.
@@ -48,13 +58,14 @@ const BAD_CHANCE = 0.9
  */
 export function renewalLines(
   state: JobState,
-  rates: Pick<Rates, 'labourPerHour' | 'partsMarginPercent'>,
+  rates: RenewalRates,
   reach: Record<string, Reach>,
   quoted: PriceOf = () => null,
 ): RenewalLine[] {
   const { procedure } = state
   if (!procedure) return []
   const found = foundBad(state)
+  const discountPerYear = (rates.laterPercent ?? 0) / 100
   return procedure.bench.reachable
     .map((part): RenewalLine => {
       const renewal = state.renewals[part.id]
@@ -65,6 +76,10 @@ export function renewalLines(
       const minutesLater = weighed?.minutesLater ?? reach[part.id]?.minutesLater ?? null
       const chance = weighed?.chance ?? (foundBy.length > 0 ? Math.max(part.chance, BAD_CHANCE) : part.chance)
       const comebackCost = weighed?.comebackCost ?? 0
+      // What goes in new whatever it looks like is no question of failing.
+      const newFails = weighed?.newFails ?? (part.goesInNew ? 0 : NEW_FAILS)
+      // What was found bad does not wait for years.
+      const yearsLater = weighed?.yearsLater ?? (foundBy.length > 0 ? 0 : YEARS_LATER)
       const asked = partCost === null ? null : withMargin(partCost, rates)
       return {
         part,
@@ -73,6 +88,9 @@ export function renewalLines(
         minutesLater,
         chance,
         comebackCost,
+        newFails,
+        yearsLater,
+        laterShare: laterShare(yearsLater, discountPerYear),
         foundBy,
         steps: reach[part.id]?.steps ?? [],
         decision: renewal?.decision ?? null,
@@ -90,6 +108,9 @@ export function renewalLines(
                 labourPerHour: rates.labourPerHour,
                 chance,
                 comebackCost,
+                newFails,
+                yearsLater,
+                discountPerYear,
               }),
       }
     })
@@ -97,10 +118,7 @@ export function renewalLines(
 }
 
 /** The three offers over what the plan does not renew anyway and can be priced, by what they cost the customer. */
-export function renewalPackages(
-  lines: RenewalLine[],
-  rates: Pick<Rates, 'labourPerHour' | 'partsMarginPercent'>,
-): RenewPackage[] {
+export function renewalPackages(lines: RenewalLine[], rates: RenewalRates): RenewPackage[] {
   return renewPackages(
     lines
       .filter(line => !line.planned && line.answer && line.barred === null)

@@ -1,5 +1,6 @@
 import type { JobState } from '../chapters'
-import { openEntries, pedalForbidden } from './ledger'
+import { forbiddenNow, guardWords } from './guards'
+import { openEntries } from './ledger'
 import type { OpenEntry } from './ledger'
 import { standCounts } from './stand-counts'
 import { stepView } from './steps'
@@ -23,7 +24,6 @@ export function returning(state: JobState, now: string): Returning {
   const entries = openEntries(state)
   const of = (...kinds: string[]) => entries.filter(entry => entry.item !== null && kinds.includes(entry.item.state))
   const [last] = Object.entries(state.done).sort(([, a], [, b]) => b.at.localeCompare(a.at))
-  const pedal = pedalForbidden(state)
   return {
     awayMinutes: state.lastAt ? Math.max(0, (Date.parse(now) - Date.parse(state.lastAt)) / 60_000) : 0,
     lastStep: last ? (stepView(state, last[0])?.title ?? null) : null,
@@ -32,6 +32,6 @@ export function returning(state: JobState, now: string): Returning {
     open: of('open'),
     unplugged: of('unplugged'),
     held: of('propped'),
-    mustNot: pedal ? [`No stroke of the pedal. ${pedal.because}`] : [],
+    mustNot: forbiddenNow(state).map(({ guard, fact }) => `${guardWords[guard].sentence} ${fact.because}`),
   }
 }

@@ -1,4 +1,5 @@
 import type { Procedure } from '../../pack/pack'
+import { positionTo } from '../../pack/bay'
 import type { Plan } from '../../sequence/types'
 
 /** What a step of a plan is called; bringing the car up or down by the position it leads to. */
@@ -6,5 +7,5 @@ export function stepTitle(procedure: Procedure, plan: Pick<Plan, 'steps'>, stepI
   const operation = procedure.operations.find(entry => entry.id === stepId)
   if (operation) return operation.title
   const kind = plan.steps.find(step => step.id === stepId)?.kind
-  return procedure.positions[kind === 'raise' ? 'raised' : 'ground'].title
+  return positionTo(procedure, kind === 'raise' ? 'away' : 'home').title
 }

@@ -1,4 +1,6 @@
 import type { FastenerGroup } from '../../pack/fasteners'
+import { placeOf, positionTo, stanceOf } from '../../pack/bay'
+import type { BayPlace, Stance } from '../../pack/bay'
 import type { Operation } from '../../pack/operations'
 import type { Caution, LedgerItem, Tool } from '../../pack/things'
 import type { PlannedStep, Trip } from '../../sequence/types'
@@ -9,6 +11,9 @@ export interface StepView {
   id: string
   title: string
   planned: PlannedStep
+  /** Where it is done, and how the car stands meanwhile. */
+  at: BayPlace
+  stance: Stance
   operation: Operation | null
   trip: Trip
   /** Place of the step in its trip, from 1. */
@@ -28,16 +33,18 @@ export function stepView(state: JobState, stepId: string): StepView | null {
   if (!procedure || !plan || !planned) return null
   const operation = procedure.operations.find(entry => entry.id === stepId) ?? null
   const trip = plan.trips.find(entry => entry.stepIds.includes(stepId))!
-  const position = procedure.positions[planned.kind === 'lower' ? 'ground' : 'raised']
+  const position = positionTo(procedure, planned.kind === 'lower' ? 'home' : 'away')
   const source = operation ?? position
   const items = (counts: Record<string, number>) =>
     Object.entries(counts).map(([id, count]) => ({ item: procedure.items.find(item => item.id === id)!, count }))
   const groupId = operation?.activity?.kind === 'tighten' ? operation.activity.group : operation?.figure
-  const cleared = planned.kind === 'lower' ? procedure.positions.raised.takesOff : {}
+  const cleared = planned.kind === 'lower' ? positionTo(procedure, 'away').takesOff : {}
   return {
     id: stepId,
     title: source.title,
     planned,
+    at: placeOf(procedure, planned.place),
+    stance: stanceOf(procedure, planned.car),
     operation,
     trip,
     stepInTrip: trip.stepIds.indexOf(stepId) + 1,

@@ -1,3 +1,5 @@
+import { bayOf } from '../../pack/bay'
+import type { Bay } from '../../pack/bay'
 import type { CarPosition, Place } from '../../pack/kinds'
 import type { DrawnPart } from '../../pack/things'
 import type { WorkingHours } from '../../sequence/calendar'
@@ -5,6 +7,7 @@ import type { JobState } from '../chapters'
 import { fetchId } from '../chapters/again/with-again'
 import { partsAwaited } from '../chapters/orders/arrivals'
 import type { WeekPlacing } from '../chapters/plan'
+import type { PlanMove } from '../chapters/plan/moves'
 import type { Trouble } from '../chapters/troubles'
 import { restEnd } from './bleed-stage'
 import { distanceToGo } from './break-in'
@@ -30,6 +33,8 @@ export interface JobSummary {
   next: { stepId: string; title: string; place: Place; car: CarPosition } | null
   place: Place
   car: CarPosition
+  /** Where one stands at it; a line of before does not say. */
+  bay?: Bay
   stepsDone: number
   stepsTotal: number
   minutesLeft: number
@@ -45,6 +50,8 @@ export interface JobSummary {
   workLeft: number
   /** When the customer was told it would be done. */
   promisedAt: string | null
+  /** What moved the plan last; a line of before does not say. */
+  moved?: PlanMove | null
   /** What it waits for, and until when if that is known. */
   waitsFor: string | null
   waitsUntil: string | null
@@ -58,6 +65,8 @@ export interface JobSummary {
   comebackOf: number | null
   cause: string | null
   lastAt: string | null
+  /** The last event of the server's log it was made from; a line of before does not say. */
+  lastSeq?: number
 }
 
 /** The line of a job on the Yard, from its state. */
@@ -88,6 +97,7 @@ export function summarise(state: JobState): JobSummary {
     next: next && { stepId: next.id, title: next.title, place: next.planned.place, car: next.planned.car },
     place: state.place,
     car: state.car,
+    bay: bayOf(state.procedure ?? {}),
     stepsDone: done,
     stepsTotal: state.plan?.order.length ?? 0,
     minutesLeft: minutesLeft(state),
@@ -96,6 +106,7 @@ export function summarise(state: JobState): JobSummary {
     parts: changedParts(state),
     ...partsDue(state),
     promisedAt: state.promisedAt,
+    moved: state.moves.at(-1) ?? null,
     waitsFor: wait?.what ?? null,
     waitsUntil: wait?.until ?? null,
     nextWait: next && waitBefore(state, next.id),
@@ -105,6 +116,7 @@ export function summarise(state: JobState): JobSummary {
     comebackOf: state.comeback?.number ?? null,
     cause: state.causeFound?.title ?? null,
     lastAt: state.lastAt,
+    lastSeq: state.lastSeq,
   }
 }
 

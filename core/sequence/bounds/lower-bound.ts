@@ -2,9 +2,10 @@ import type { Instance } from '../instance'
 import { toolsToFetch } from '../instance'
 import { ancestorsOf, has } from '../step-set'
 import type { StepSet } from '../step-set'
-import { successionBound } from './succession'
+import { mayFollow, successionBound } from './succession'
 import { tripBound } from './trip-bound'
 import type { Stay } from './trip-bound'
+import { withoutTray } from './without-tray'
 
 export interface LowerBound {
   /** No order is done sooner than this. */
@@ -20,14 +21,16 @@ export interface LowerBound {
  * assignment; or the longest wait with all that must come before it and after it.
  * @param budget sets of steps looked at for the walking bound
  */
-export function lowerBound(instance: Instance, budget: number): LowerBound {
+export function lowerBound(given: Instance, budget: number): LowerBound {
+  const { bare: instance, fetchMinutes } = withoutTray(given)
   if (instance.count === 0) return { minutes: instance.startMinutes, stays: [] }
   const work = leastWork(instance)
   const trips = tripBound(instance, budget)
-  const tools = successionBound(instance, (a, b) => toolsToFetch(instance, a, b) * instance.toolMinutes).total
+  const follows = mayFollow(instance)
+  const tools = successionBound(instance, follows, (a, b) => toolsToFetch(instance, a, b) * instance.toolMinutes).total
   const { count, readyMinutes } = instance
-  const joint = successionBound(instance, (a, b) => readyMinutes[(a < 0 ? count : a) * count + b]!).total
-  const setup = Math.max(trips.minutes + tools, joint)
+  const joint = successionBound(instance, follows, (a, b) => readyMinutes[(a < 0 ? count : a) * count + b]!).total
+  const setup = Math.max(trips.minutes + tools, joint) + fetchMinutes
   // Where there is closing time, waits may run through the night and cost no working minute.
   const waiting = instance.calendar === null ? waitBound(instance) : 0
   return { minutes: Math.max(instance.startMinutes + work + setup, waiting), stays: trips.stays }
@@ -60,7 +63,7 @@ function minutesOf(instance: Instance, steps: StepSet): number {
 }
 
 /** Minutes of work at the least: all of it alone, less what the helper's time can save at its best. */
-function leastWork(instance: Instance): number {
+export function leastWork(instance: Instance): number {
   const { minutes, aloneMinutes, helperFrom, helperTo } = instance
   let work = aloneMinutes.reduce((total, value) => total + value, 0)
   const gains = Array.from(minutes, (value, step) => ({ minutes: value, gain: aloneMinutes[step]! - value }))

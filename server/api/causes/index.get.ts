@@ -1,6 +1,6 @@
 import type { CausesAnswer } from '../../../contracts/answers'
 
-export default defineRoute(async (): Promise<CausesAnswer> => ({
+export default defineRoute('see-jobs', async (event): Promise<CausesAnswer> => ({
   tables: useShelf().causes,
-  cases: await useStore(sessionGarage()).learned.causes(),
+  cases: await useStore(garageOf(event)).learned.causes(),
 }))

@@ -1,4 +1,4 @@
-export default defineRoute(async event => {
-  await useStore(sessionGarage()).learned.forget('causesSince')
+export default defineRoute('settle', async event => {
+  await useStore(garageOf(event)).learned.forget('causesSince')
   return sendNoContent(event)
 })

@@ -2,9 +2,9 @@ import { HIGHEST_JOB_NUMBER, uuid } from '../../../contracts/common'
 import { Refused } from '../../refused'
 
 /** Closed jobs below a number, or all of one car; newest first. */
-export default defineRoute(async event => {
+export default defineRoute('see-jobs', async event => {
   const { vehicle, before } = getQuery(event)
-  const { words } = useStore(sessionGarage())
+  const { words } = useStore(garageOf(event))
   if (vehicle !== undefined) {
     if (!uuid.safeParse(vehicle).success) throw new Refused(400, [{ path: 'vehicle', reason: 'A UUID is wanted.' }])
     return words.ofVehicle(String(vehicle))

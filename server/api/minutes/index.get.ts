@@ -2,8 +2,8 @@ import type { LearnedLine } from '../../../contracts/answers'
 import { learnedFrom } from '../../learn'
 
 /** What the garage learned of every piece of work, against the estimate it was worked under last. */
-export default defineRoute(async (): Promise<LearnedLine[]> => {
-  const store = useStore(sessionGarage())
+export default defineRoute('see-jobs', async (event): Promise<LearnedLine[]> => {
+  const store = useStore(garageOf(event))
   const rows = await store.learned.minutes()
   const priors = new Map(rows.map(row => [row.operationId, row.prior]))
   const titles = new Map(

@@ -1,4 +1,4 @@
-export default defineRoute(async event => {
-  await useStore(sessionGarage()).learned.forget('minutesSince')
+export default defineRoute('settle', async event => {
+  await useStore(garageOf(event)).learned.forget('minutesSince')
   return sendNoContent(event)
 })

@@ -1,7 +1,7 @@
 import { removePack } from '../../garage-packs'
 
-export default defineRoute(async event => {
-  await removePack(useStore(sessionGarage()), useShelf(), getRouterParam(event, 'id')!)
+export default defineRoute('teach', async event => {
+  await removePack(useStore(garageOf(event)), useShelf(), getRouterParam(event, 'id')!)
   setResponseStatus(event, 204)
   return null
 })

@@ -1,3 +1,3 @@
 import { listPacks } from '../../garage-packs'
 
-export default defineRoute(() => listPacks(useStore(sessionGarage()), useShelf()))
+export default defineRoute('see-jobs', event => listPacks(useStore(garageOf(event)), useShelf()))

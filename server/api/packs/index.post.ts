@@ -1,9 +1,9 @@
 import { packText } from '../../../contracts/jobs'
 import { importPack } from '../../garage-packs'
 
-export default defineRoute(async event => {
+export default defineRoute('teach', async event => {
   const { yaml, personId } = await readChecked(event, packText, largest.layout)
-  const taken = await importPack(useStore(sessionGarage()), useShelf(), yaml, personId)
+  const taken = await importPack(useStore(garageOf(event)), useShelf(), yaml, personId)
   setResponseStatus(event, 201)
   return taken
 })

@@ -1,3 +1,5 @@
 import type { VehicleAnswer } from '../../../contracts/answers'
 
-export default defineRoute((): Promise<VehicleAnswer[]> => useStore(sessionGarage()).vehicles.list())
+export default defineRoute('see-customers', (event): Promise<VehicleAnswer[]> =>
+  useStore(garageOf(event)).vehicles.list(),
+)

@@ -1,1 +1,1 @@
-export default defineRoute(() => useStore(sessionGarage()).wrenches.list())
+export default defineRoute('see-jobs', event => useStore(garageOf(event)).wrenches.list())

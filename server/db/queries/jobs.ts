@@ -1,16 +1,16 @@
-import { and, asc, desc, eq, gt, inArray, lte, max, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, gte, inArray, lte, max, ne, sql } from 'drizzle-orm'
 import type { SQL } from 'drizzle-orm'
 import { HIGHEST_JOB_NUMBER } from '../../../contracts/common'
 import type { JobEvent, JobSummary } from '../../../core/job'
 import type { Executor } from '../client'
 import { job, jobEvent, jobSummary, openOrder } from '../schema'
 
-/** PostgreSQL takes so many parameters in one statement; a row has ten. */
+/** PostgreSQL takes so many parameters in one statement; a row has eleven. */
 const AT_ONCE = 1000
 
 type EventRow = typeof jobEvent.$inferSelect
 
-function toEvent({ deviceTime, skewMs, ...row }: EventRow): JobEvent {
+function toEvent({ deviceTime, skewMs, late, ...row }: EventRow): JobEvent {
   return {
     id: row.id,
     jobId: row.jobId,
@@ -19,6 +19,7 @@ function toEvent({ deviceTime, skewMs, ...row }: EventRow): JobEvent {
     deviceTime: new Date(deviceTime.getTime() + skewMs).toISOString(),
     ...(skewMs === 0 ? {} : { saidAt: deviceTime.toISOString() }),
     personId: row.personId,
+    ...(late ? { late: true as const } : {}),
     type: row.type,
     payload: row.payload,
   } as JobEvent
@@ -81,6 +82,7 @@ export function jobQueries(db: Executor, garageId: string) {
         deviceTime: new Date(event.saidAt ?? event.deviceTime),
         skewMs: event.saidAt ? Date.parse(event.deviceTime) - Date.parse(event.saidAt) : 0,
         personId: event.personId,
+        late: event.late === true,
         type: event.type,
         payload: event.payload,
       }))
@@ -96,11 +98,11 @@ export function jobQueries(db: Executor, garageId: string) {
       return row ?? null
     },
     async project(summary: JobSummary, lastSeq: number) {
-      const row = { summary, lastSeq, status: summary.status }
+      const row = { summary, lastSeq, status: summary.status, changedAt: sql`now()` as never }
       await db
         .insert(jobSummary)
         .values({ jobId: summary.jobId, garageId, ...row })
-        .onConflictDoUpdate({ target: jobSummary.jobId, set: row })
+        .onConflictDoUpdate({ target: [jobSummary.garageId, jobSummary.jobId], set: row })
     },
     async openOrders(jobId: string): Promise<string[]> {
       const rows = await db
@@ -115,12 +117,17 @@ export function jobQueries(db: Executor, garageId: string) {
       if (orderIds.length > 0)
         await db.insert(openOrder).values(orderIds.map(orderId => ({ orderId, garageId, jobId })))
     },
-    /** Where the log of each job ends. */
-    async heads(): Promise<Map<string, number>> {
+    /** Now, by the clock that says when a log grew. */
+    async clock(): Promise<Date> {
+      const { rows } = await db.execute<{ now: string }>(sql`select now()::text as now`)
+      return new Date(rows[0]!.now)
+    },
+    /** Where the logs end that have grown since a moment of that clock. */
+    async headsSince(since: Date): Promise<Map<string, number>> {
       const rows = await db
         .select({ jobId: jobSummary.jobId, lastSeq: jobSummary.lastSeq })
         .from(jobSummary)
-        .where(eq(jobSummary.garageId, garageId))
+        .where(and(eq(jobSummary.garageId, garageId), gte(jobSummary.changedAt, since)))
       return new Map(rows.map(row => [row.jobId, row.lastSeq]))
     },
     /** Every job that is not closed, and the last few that are. */
@@ -129,7 +136,7 @@ export function jobQueries(db: Executor, garageId: string) {
         db
           .select({ summary: jobSummary.summary })
           .from(jobSummary)
-          .innerJoin(job, eq(job.id, jobSummary.jobId))
+          .innerJoin(job, and(eq(job.garageId, jobSummary.garageId), eq(job.id, jobSummary.jobId)))
           .where(and(eq(jobSummary.garageId, garageId), which))
           .orderBy(desc(job.number))
       const [open, last] = await Promise.all([

@@ -51,7 +51,7 @@ export function kitQueries(db: Executor, garageId: string) {
           namedAt: kitFigure.namedAt,
         })
         .from(kitFigure)
-        .innerJoin(job, eq(job.id, kitFigure.jobId))
+        .innerJoin(job, and(eq(job.garageId, garageId), eq(job.id, kitFigure.jobId)))
         .where(and(eq(kitFigure.garageId, garageId), ...(group === undefined ? [] : [eq(kitFigure.group, group)])))
         .orderBy(asc(kitFigure.reference), asc(kitFigure.group), desc(kitFigure.namedAt), desc(job.number))
       const shown = group === undefined ? rows : rows.sort((a, b) => b.namedAt.getTime() - a.namedAt.getTime())

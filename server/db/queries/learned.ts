@@ -1,8 +1,12 @@
-import { and, asc, eq, gt, inArray } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm'
 import type { ThreePoint } from '../../../core/packs'
+import type { JobWorked } from '../../../core/sequence'
 import type { LearnedCause, WorkedMinutes } from '../../projections/learned'
 import type { Executor } from '../client'
 import { foundCause, garage, workedMinutes } from '../schema'
+
+/** Some sixty jobs: what lies further back says little of how a garage works today. */
+const NEWEST_ROWS = 6_000
 
 export interface WorkedRow {
   operationId: string
@@ -74,6 +78,34 @@ export function learnedQueries(db: Executor, garageId: string) {
           ),
         )
         .orderBy(asc(workedMinutes.doneAt))
+    },
+    /** The newest jobs, each with the estimates of what was worked and what it took, in the order they were done. */
+    async jobs(): Promise<JobWorked[]> {
+      const rows = await db
+        .select({
+          jobId: workedMinutes.jobId,
+          prior: workedMinutes.prior,
+          minutes: workedMinutes.minutes,
+          troubled: workedMinutes.troubled,
+        })
+        .from(workedMinutes)
+        .where(and(eq(workedMinutes.garageId, garageId), gt(workedMinutes.doneAt, await since('minutesSince'))))
+        .orderBy(desc(workedMinutes.doneAt))
+        .limit(NEWEST_ROWS)
+      const jobs = new Map<string, JobWorked>()
+      for (const { jobId, prior, minutes, troubled } of rows) {
+        const job = jobs.get(jobId) ?? {
+          estimates: [],
+          actualMinutes: 0,
+          troubled: { estimates: [], actualMinutes: 0 },
+        }
+        for (const part of troubled ? [job, job.troubled!] : [job]) {
+          part.estimates.push(prior)
+          part.actualMinutes += minutes
+        }
+        jobs.set(jobId, job)
+      }
+      return [...jobs.values()].reverse()
     },
     async forget(what: 'causesSince' | 'minutesSince') {
       await db

@@ -1,34 +1,27 @@
-import { randomBytes } from 'node:crypto'
-import { and, desc, eq, isNull } from 'drizzle-orm'
+import { and, desc, eq, gt, isNull, sql } from 'drizzle-orm'
 import type { Executor } from '../client'
+import { atTheDoor } from '../eyes'
 import { shareLink } from '../schema'
-
-/** Bytes of a token: nobody guesses it. */
-const TOKEN_BYTES = 24
 
 /** The links of a garage's jobs. */
 export function shareQueries(db: Executor, garageId: string) {
   const own = (jobId: string) =>
     and(eq(shareLink.garageId, garageId), eq(shareLink.jobId, jobId), isNull(shareLink.revokedAt))
   return {
-    async ofJob(jobId: string) {
-      const [row] = await db
-        .select({ token: shareLink.token, createdAt: shareLink.createdAt })
+    /** Links of a job that lead there, the newest first. */
+    ofJob(jobId: string) {
+      return db
+        .select({ id: shareLink.id, createdAt: shareLink.createdAt, expiresAt: shareLink.expiresAt })
         .from(shareLink)
-        .where(own(jobId))
+        .where(and(own(jobId), gt(shareLink.expiresAt, sql`now()`)))
         .orderBy(desc(shareLink.createdAt))
-        .limit(1)
-      return row ?? null
     },
-    /** Makes a link unless there is one: of several asked for at once all get the same. */
-    async make(jobId: string): Promise<string> {
-      const token = randomBytes(TOKEN_BYTES).toString('base64url')
-      const [made] = await db
+    /** Makes a link; the same token a second time changes nothing. */
+    async make(jobId: string, tokenHash: string, days: number): Promise<void> {
+      await db
         .insert(shareLink)
-        .values({ token, garageId, jobId })
+        .values({ tokenHash, garageId, jobId, expiresAt: sql`now() + ${days} * interval '1 day'` as never })
         .onConflictDoNothing()
-        .returning({ token: shareLink.token })
-      return made?.token ?? (await this.ofJob(jobId))?.token ?? this.make(jobId)
     },
     async revoke(jobId: string) {
       await db.update(shareLink).set({ revokedAt: new Date() }).where(own(jobId))
@@ -36,11 +29,11 @@ export function shareQueries(db: Executor, garageId: string) {
   }
 }
 
-/** Which job a link leads to, whoever asks; `null` where it is unknown or revoked. */
-export async function jobOfToken(db: Executor, token: string): Promise<{ garageId: string; jobId: string } | null> {
-  const [row] = await db
+/** Which job a link leads to, whoever asks; `null` where it is unknown, ended or too old. */
+export async function jobOfToken(db: Executor, tokenHash: string): Promise<{ garageId: string; jobId: string } | null> {
+  const [row] = await atTheDoor(db)
     .select({ garageId: shareLink.garageId, jobId: shareLink.jobId })
     .from(shareLink)
-    .where(and(eq(shareLink.token, token), isNull(shareLink.revokedAt)))
+    .where(and(eq(shareLink.tokenHash, tokenHash), isNull(shareLink.revokedAt), gt(shareLink.expiresAt, sql`now()`)))
   return row ?? null
 }

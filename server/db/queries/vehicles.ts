@@ -11,6 +11,7 @@ import { job, jobEvent, vehicle, vehicleFastener, vehicleFigure } from '../schem
 const MOST_ALIKE = 60
 /** Of what was added on cars of a model so much is read. */
 const MOST_ADDED = 2000
+const MOST_JOBS_ADDED = 40
 
 export interface AlikeFigure {
   vehicleId: string
@@ -57,10 +58,11 @@ export function vehicleQueries(db: Executor, garageId: string) {
       const [row] = await db
         .select({ odometerKm, at: jobEvent.deviceTime })
         .from(jobEvent)
-        .innerJoin(job, eq(job.id, jobEvent.jobId))
+        .innerJoin(job, and(eq(job.garageId, jobEvent.garageId), eq(job.id, jobEvent.jobId)))
         .where(
           and(
             eq(job.garageId, garageId),
+            eq(jobEvent.garageId, garageId),
             eq(job.vehicleId, vehicleId),
             inArray(jobEvent.type, ['job-opened', 'handed-over', 'break-in-set', 'odometer-read']),
             isNotNull(odometerKm),
@@ -82,7 +84,7 @@ export function vehicleQueries(db: Executor, garageId: string) {
       const rows = await db
         .selectDistinctOn([vehicleFigure.group], { row: vehicleFigure })
         .from(vehicleFigure)
-        .leftJoin(job, eq(job.id, vehicleFigure.jobId))
+        .leftJoin(job, and(eq(job.garageId, garageId), eq(job.id, vehicleFigure.jobId)))
         .where(and(eq(vehicleFigure.garageId, garageId), eq(vehicleFigure.vehicleId, vehicleId)))
         .orderBy(vehicleFigure.group, desc(vehicleFigure.enteredAt), newestJob)
       return rows.map(({ row }) => enteredFigure(row))
@@ -96,7 +98,7 @@ export function vehicleQueries(db: Executor, garageId: string) {
           year: vehicle.year,
         })
         .from(vehicleFigure)
-        .innerJoin(vehicle, eq(vehicle.id, vehicleFigure.vehicleId))
+        .innerJoin(vehicle, and(eq(vehicle.garageId, garageId), eq(vehicle.id, vehicleFigure.vehicleId)))
         .where(
           and(
             eq(vehicleFigure.garageId, garageId),
@@ -118,21 +120,36 @@ export function vehicleQueries(db: Executor, garageId: string) {
     },
     /** Steps that were added on jobs of a make and model and still count, the newest job first. */
     async addedOnModel({ make, model }: { make: string; model: string }) {
+      const jobs = await db
+        .selectDistinct({ id: job.id, createdAt: job.createdAt })
+        .from(jobEvent)
+        .innerJoin(job, and(eq(job.garageId, jobEvent.garageId), eq(job.id, jobEvent.jobId)))
+        .innerJoin(vehicle, and(eq(vehicle.garageId, garageId), eq(vehicle.id, job.vehicleId)))
+        .where(
+          and(
+            eq(jobEvent.garageId, garageId),
+            eq(jobEvent.type, 'step-added'),
+            eq(vehicle.make, make),
+            eq(vehicle.model, model),
+          ),
+        )
+        .orderBy(desc(job.createdAt))
+        .limit(MOST_JOBS_ADDED)
+      if (jobs.length === 0) return []
+      const place = new Map(jobs.map(({ id }, index) => [id, index]))
       const rows = await db
         .select({ jobId: jobEvent.jobId, id: jobEvent.id, type: jobEvent.type, payload: jobEvent.payload })
         .from(jobEvent)
-        .innerJoin(job, eq(job.id, jobEvent.jobId))
-        .innerJoin(vehicle, eq(vehicle.id, job.vehicleId))
         .where(
           and(
-            eq(job.garageId, garageId),
-            eq(vehicle.make, make),
-            eq(vehicle.model, model),
+            eq(jobEvent.garageId, garageId),
+            inArray(jobEvent.jobId, [...place.keys()]),
             inArray(jobEvent.type, ['step-added', 'undone']),
           ),
         )
-        .orderBy(desc(job.createdAt), asc(jobEvent.seq))
+        .orderBy(asc(jobEvent.seq))
         .limit(MOST_ADDED)
+      rows.sort((one, other) => place.get(one.jobId)! - place.get(other.jobId)!)
       return effectiveEvents(rows as unknown as JobEvent[])
         .filter((event): event is JobEvent<'step-added'> => event.type === 'step-added')
         .map(({ jobId, payload }) => ({ jobId, step: payload as AddedStep }))
@@ -142,7 +159,7 @@ export function vehicleQueries(db: Executor, garageId: string) {
       return db
         .selectDistinctOn([vehicleFastener.group], { group: vehicleFastener.group, fastener: vehicleFastener.fastener })
         .from(vehicleFastener)
-        .leftJoin(job, eq(job.id, vehicleFastener.jobId))
+        .leftJoin(job, and(eq(job.garageId, garageId), eq(job.id, vehicleFastener.jobId)))
         .where(and(eq(vehicleFastener.garageId, garageId), eq(vehicleFastener.vehicleId, vehicleId)))
         .orderBy(vehicleFastener.group, newestJob)
     },
@@ -152,7 +169,10 @@ export function vehicleQueries(db: Executor, garageId: string) {
       await db
         .insert(vehicleFigure)
         .values({ id: crypto.randomUUID(), garageId, vehicleId, ...row })
-        .onConflictDoUpdate({ target: [vehicleFigure.vehicleId, vehicleFigure.group, vehicleFigure.jobId], set: row })
+        .onConflictDoUpdate({
+          target: [vehicleFigure.garageId, vehicleFigure.vehicleId, vehicleFigure.group, vehicleFigure.jobId],
+          set: row,
+        })
     },
     async figuresOfJob(jobId: string): Promise<{ vehicleId: string; figures: BookFigure[] }> {
       const rows = await db

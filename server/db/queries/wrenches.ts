@@ -29,7 +29,7 @@ export function wrenchQueries(db: Executor, garageId: string) {
       const rows = await db
         .insert(wrench)
         .values({ id, garageId, ...body })
-        .onConflictDoUpdate({ target: wrench.id, set: body, setWhere: eq(wrench.garageId, garageId) })
+        .onConflictDoUpdate({ target: [wrench.garageId, wrench.id], set: body })
         .returning({ id: wrench.id })
       return rows.length > 0
     },

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { jobPaper, paperContext } from '../../../../core/formats'
-import { sourceWords, symptomWords } from '../../../../contracts/words'
+import { sourceWords } from '../../../../contracts/words'
+
+definePageMeta({ wants: 'see-customers' })
 
 /** The page the customer takes along, from this device's own log: the same content as the hand-over paper. */
 const { state, path } = useJob()
@@ -15,7 +17,6 @@ const paper = computed(
       state.value,
       paperContext({
         ...garage.garage,
-        symptoms: symptomWords,
         sources: sourceWords,
         rates: rates.value,
         observed: [],

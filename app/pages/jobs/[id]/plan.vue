@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { stepTitle } from '../../../../core/job'
+import { bayOf } from '../../../../core/packs'
 import { criticalPath, operationOrder } from '../../../../core/sequence'
 import { minutesText } from '../../../words/durations'
 
@@ -9,13 +10,23 @@ const t = useTerms()
 const asked = ref<string | null>(null)
 const marginOpen = ref(false)
 const close = ref(false)
+/** What it takes in half of the cases, once that is drawn. */
+const median = ref<number | null>(null)
 const plan = computed(() => state.value.plan!)
 const procedure = computed(() => state.value.procedure!)
-const { move, togglePin, replan, cancel, progress, pinned, done } = usePlanEdits()
+const { move, togglePin, replan, prove, cancel, progress, proving, pinned, done } = usePlanEdits()
+const away = computed(() => bayOf(procedure.value).stances[1])
 const titles = computed(() => new Map(procedure.value.operations.map(operation => [operation.id, operation.title])))
 const titleOf = (id: string) => t(stepTitle(procedure.value, plan.value, id))
 const setupSaved = computed(() => plan.value.authored.setupMinutes - plan.value.totals.setupMinutes)
-const gapPercent = computed(() => Math.max(0, (plan.value.totals.minutes / plan.value.lowerBoundMinutes - 1) * 100))
+const gapPercent = computed(() => {
+  const proven = Math.max(plan.value.lowerBoundMinutes, proving.value?.lowerBoundMinutes ?? 0)
+  return Math.max(0, (plan.value.totals.minutes / proven - 1) * 100)
+})
+/** To a tenth below two in a hundred, where a tenth is worth a word. */
+const gapText = computed(() =>
+  gapPercent.value < 2 ? (Math.ceil(gapPercent.value * 10) / 10).toFixed(1) : String(Math.ceil(gapPercent.value)),
+)
 const print = () => window.print()
 useKeys({ Backspace: () => store.undo() })
 const longest = computed(() =>
@@ -50,10 +61,16 @@ function pin(stepId: string) {
 <template>
   <SheetWithMargin v-model:open="marginOpen" :margin-title="asked ? 'Why here' : 'About this plan'">
     <h1 class="text-2xl">
-      <span class="figure">{{ minutesText(plan.totals.minutes) }}</span> in {{ plan.trips.length }} trips
+      <span class="figure">{{ minutesText(median ?? plan.totals.minutes) }}</span> in {{ plan.trips.length }} trips
     </h1>
-    <p class="text-quiet">{{ t(procedure.title) }}</p>
-    <FinishOdds v-if="!ended && next" class="mt-1 print:hidden max-lg:clear-right" />
+    <p class="text-quiet">
+      {{ t(procedure.title)
+      }}<span v-if="median" class="print:hidden"
+        >, at even odds; step by step it adds up to
+        <span class="figure" data-testid="adds-up">{{ minutesText(plan.totals.minutes) }}</span></span
+      >
+    </p>
+    <FinishOdds v-if="!ended && next" v-model:median="median" class="mt-1 print:hidden max-lg:clear-right" />
 
     <PlanPicture
       v-if="state.clock"
@@ -75,7 +92,7 @@ function pin(stepId: string) {
         <div
           class="h-3 min-w-32 flex-1 border border-line"
           role="progressbar"
-          aria-label="Working out the order"
+          :aria-label="proving ? 'Looking for a shorter order' : 'Working out the order'"
           :aria-valuenow="Math.round(progress.share * 100)"
           aria-valuemin="0"
           aria-valuemax="100"
@@ -84,7 +101,12 @@ function pin(stepId: string) {
         </div>
         <button class="button" @click="cancel">Stop</button>
       </template>
-      <button v-else class="button" :disabled="ended || !next" @click="replan()">Work the order out again</button>
+      <template v-else>
+        <button class="button" :disabled="ended || !next" @click="replan()">Work the order out again</button>
+        <button v-if="!plan.proven && plan.setting.pins.length === 0 && next && !ended" class="button" @click="prove">
+          Look for a shorter one
+        </button>
+      </template>
       <button class="button" @click="store.undo()">Undo</button>
       <button class="button max-sm:hidden" @click="print">Print</button>
       <button class="button max-sm:hidden" :aria-pressed="close" @click="close = !close">
@@ -93,7 +115,7 @@ function pin(stepId: string) {
       <p class="ml-auto text-sm text-quiet">
         <template v-if="plan.proven">No order is shorter.</template>
         <template v-else-if="plan.setting.pins.length === 0 && plan.lowerBoundMinutes > 0"
-          >At most <span class="figure">{{ Math.ceil(gapPercent) }} %</span> above the shortest there can be.</template
+          >At most <span class="figure">{{ gapText }} %</span> above the shortest there can be.</template
         >
         <template v-else-if="plan.setting.pins.length > 0">{{ plan.setting.pins.length }} pinned.</template>
       </p>
@@ -111,6 +133,7 @@ function pin(stepId: string) {
         <TabPanel :tabindex="-1"
           ><PlanOrder
             :plan="plan"
+            :procedure="procedure"
             :done="done"
             :pinned="pinned"
             :asked="asked"
@@ -124,7 +147,13 @@ function pin(stepId: string) {
         /></TabPanel>
         <TabPanel :tabindex="-1" class="pt-5"><PlanOptions /></TabPanel>
         <TabPanel :tabindex="-1" class="pt-5"><PlanCircumstances @change="replan" /></TabPanel>
-        <TabPanel :tabindex="-1" class="pt-5"><PlanTools :plan="plan" :procedure="procedure" /></TabPanel>
+        <TabPanel :tabindex="-1" class="pt-5"
+          ><PlanTools
+            :plan="plan"
+            :procedure="procedure"
+            :busy="progress !== null"
+            @without="without => replan({ without })"
+        /></TabPanel>
         <TabPanel :tabindex="-1" class="pt-3"><PlanParts @change="replan" /></TabPanel>
       </TabPanels>
     </TabGroup>
@@ -163,7 +192,7 @@ function pin(stepId: string) {
             <dd class="figure">{{ plan.totals.placeChanges }}</dd>
           </div>
           <div class="flex justify-between gap-4 py-1">
-            <dt>Car raised</dt>
+            <dt class="first-letter:uppercase">{{ away.name }}</dt>
             <dd class="figure">{{ plan.totals.timesRaised === 1 ? 'once' : `${plan.totals.timesRaised} times` }}</dd>
           </div>
         </dl>
@@ -184,8 +213,9 @@ function pin(stepId: string) {
           }}” to “{{ titleOf(longest.ids.at(-1)!) }}”. No number of hands makes it shorter.
         </p>
         <p class="text-quiet">
-          Odds come from the low, likely and high minutes of each step, drawn ten thousand times. Ask any step to see
-          why it stands where it stands, and to move it.
+          Odds: a car and whoever works on it make all of it longer or shorter together, and each step is drawn by its
+          low, likely and high minutes, ten thousand times; what is done already narrows it. Ask any step to see why it
+          stands where it stands, and to move it.
         </p>
         <PlanMoves />
         <PlanBeyond />

@@ -1,11 +1,20 @@
 <script setup lang="ts">
-import { activityComplete, blockersOf, cautionsToRead, quietSteps, stepsLeft, stepView } from '../../../../core/job'
+import {
+  activityComplete,
+  blockersOf,
+  cautionsToRead,
+  gearsOf,
+  quietSteps,
+  stepsLeft,
+  stepView,
+} from '../../../../core/job'
+import { sheetPath } from '../../../links/sheet-path'
 
 const { store, state, next, path } = useJob()
 const t = useTerms()
 const router = useRouter()
 const focusId = ref<string | null>(typeof useRoute().query.step === 'string' ? String(useRoute().query.step) : null)
-const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | 'way' | 'none' | null>(null)
+const dialog = ref<'note' | 'trouble' | 'keys' | 'reading' | 'other' | 'way' | 'none' | 'hand' | null>(null)
 /** Dialogs that were opened once: until then nothing of them is fetched. */
 const opened = reactive(new Set<string>())
 watch(dialog, name => name && opened.add(name))
@@ -19,21 +28,33 @@ useFetchedAhead(() => [
   import('../../../components/work/InTheWayDialog.vue'),
   import('../../../components/work/LeaveOutDialog.vue'),
   import('../../../components/work/KeysDialog.vue'),
+  import('../../../components/work/HandDialog.vue'),
   import('../../../components/work/TroubleLine.vue'),
   import('../../../components/work/LadderPanel.vue'),
   import('../../../components/work/FindingAsk.vue'),
+  import('../../../components/work/ReadCodes.vue'),
+  import('../../../components/work/TeachRoutine.vue'),
   import('../../../components/job/FigureDialog.vue'),
   import('../../../components/job/SettingsList.vue'),
   import('../../../components/bench/OrientationLine.vue'),
-  ...['plan', 'car', 'bolts', 'bench', 'pedal', 'prove'].map(name => preloadRouteComponents(path(name))),
+  ...['plan', 'car', 'bolts', 'bench', state.value.procedure?.control ? 'control' : 'pedal', 'prove'].map(name =>
+    preloadRouteComponents(path(name)),
+  ),
 ])
 const whyOpen = ref(false)
 
+const garage = useGarageStore()
+/** Who only helps does what was handed to them. */
+const isMine = (stepId: string) => garage.can('work') || state.value.handed[stepId] === garage.personId
+const nextOwn = computed(() => {
+  const id = garage.can('work') ? undefined : stepsLeft(state.value).find(isMine)
+  return id === undefined ? next.value : stepView(state.value, id)
+})
 const step = computed(
-  () => (focusId.value && !state.value.done[focusId.value] && stepView(state.value, focusId.value)) || next.value,
+  () => (focusId.value && !state.value.done[focusId.value] && stepView(state.value, focusId.value)) || nextOwn.value,
 )
 const following = computed(() => {
-  const left = stepsLeft(state.value).filter(id => id !== step.value?.id)
+  const left = stepsLeft(state.value).filter(id => id !== step.value?.id && isMine(id))
   return left[0] ? stepView(state.value, left[0]) : null
 })
 const blockers = computed(() => (step.value ? blockersOf(state.value, step.value.id) : []))
@@ -47,9 +68,16 @@ const missingReading = computed(() =>
   ),
 )
 
-const allTried = computed(
-  () => step.value !== null && state.value.vehicle!.gears.every(gear => state.value.gears[step.value!.id]?.[gear]),
-)
+const allTried = computed(() => {
+  if (step.value === null || activity.value?.kind !== 'gears') return false
+  const tried = state.value.gears[step.value.id]
+  return gearsOf(state.value, activity.value).every(gear => tried?.[gear])
+})
+/** Work that is done here and not in a view of its own. */
+const here = computed(() => {
+  const kind = activity.value?.kind
+  return kind === 'gears' || kind === 'read' || kind === 'teach' ? kind : null
+})
 const unread = computed(() =>
   step.value && blockers.value.length === 0 ? cautionsToRead(state.value, step.value.id) : [],
 )
@@ -61,22 +89,44 @@ const mainLabel = computed(() => {
   return {
     tighten: 'To the tightening run',
     bleed: 'To the bleeding',
-    gears: allTried.value ? 'Write the trouble down' : 'Try every gear first',
+    gears: allTried.value
+      ? 'Write the trouble down'
+      : activity.value!.kind === 'gears' && activity.value!.positions
+        ? 'Try every position first'
+        : 'Try every gear first',
+    judged: 'To the sheet',
+    body: 'To the piece board',
+    read: 'Write down what it holds first',
+    teach: state.value.routines[step.value!.id] ? 'Write the trouble down' : 'Run the routine first',
   }[activity.value!.kind]
 })
 
+/** Tried, and not as it should be: what is left is to say so. */
+const isStuck = computed(
+  () => allTried.value || (activity.value?.kind === 'teach' && state.value.routines[step.value!.id] !== undefined),
+)
+/** The view in which it is done. */
+function elsewhere(): string {
+  if (activity.value!.kind === 'tighten') return `bolts/run/${step.value!.id}`
+  if (activity.value!.kind === 'body') return `bolts/pieces/${activity.value!.body}`
+  if (activity.value!.kind !== 'judged') return 'pedal'
+  const asked = activity.value!.sheet
+  const sheet = state.value.procedure!.bench.sheets.find(entry => entry.id === asked)
+  return sheet ? sheetPath(sheet) : 'bench'
+}
+
 function done() {
-  if (!step.value || dialog.value || store.ahead.done[step.value.id]) return
+  if (!step.value || dialog.value || store.ahead.done[step.value.id] || !isMine(step.value.id)) return
   if (unread.value.length > 0) {
     store.write('caution-acknowledged', { cautionIds: unread.value.map(caution => caution.id) })
     return
   }
   if (!activityDone.value) {
-    if (activity.value!.kind === 'gears') {
-      if (allTried.value) dialog.value = 'trouble'
+    if (here.value) {
+      if (isStuck.value) dialog.value = 'trouble'
       return
     }
-    void router.push(path(activity.value!.kind === 'tighten' ? `bolts/run/${step.value.id}` : 'pedal'))
+    void router.push(path(elsewhere()))
     return
   }
   if (missingReading.value) {
@@ -91,7 +141,9 @@ function done() {
 }
 /** Steps that ask for nothing after this one, where this one is ready itself. */
 const quiet = computed(() =>
-  step.value && mainLabel.value === 'Done' && blockers.value.length === 0 ? quietSteps(state.value, step.value.id) : [],
+  step.value && mainLabel.value === 'Done' && blockers.value.length === 0 && garage.can('work')
+    ? quietSteps(state.value, step.value.id)
+    : [],
 )
 function doneWithQuiet() {
   if (!step.value || dialog.value || quiet.value.length === 0) return
@@ -123,13 +175,13 @@ useKeys({
     dialog.value = 'note'
   },
   x: () => {
-    dialog.value = 'trouble'
+    if (garage.can('work')) dialog.value = 'trouble'
   },
   w: () => {
     whyOpen.value = !whyOpen.value
   },
   i: () => {
-    if (step.value?.operation) dialog.value = 'way'
+    if (step.value?.operation && garage.can('work')) dialog.value = 'way'
   },
   '?': () => {
     dialog.value = 'keys'
@@ -142,7 +194,21 @@ useScreenAwake()
   <SheetWithMargin v-model:open="whyOpen" margin-title="Why here">
     <div v-if="step" class="pb-28">
       <StepCard :step="step" :blockers="blockers" @reading="dialog = 'reading'" />
-      <GearGrid v-if="activity?.kind === 'gears' && blockers.length === 0" :step-id="step.id" class="mt-5" />
+      <template v-if="blockers.length === 0">
+        <GearGrid v-if="activity?.kind === 'gears'" :step-id="step.id" :activity="activity" class="mt-5" />
+        <LazyReadCodes v-else-if="activity?.kind === 'read'" :key="step.id" :step-id="step.id" class="mt-5" />
+        <LazyTeachRoutine
+          v-else-if="activity?.kind === 'teach'"
+          :key="step.id"
+          :step-id="step.id"
+          :routine="activity.routine"
+          :runs="activity.runs"
+          class="mt-5"
+        />
+      </template>
+      <p v-if="!isMine(step.id)" class="mt-4 border-l-4 border-attention pl-4 text-lg" role="status">
+        Nothing is handed to you yet. This is what comes next on the car.
+      </p>
       <StepExtras
         :step="step"
         @note="dialog = 'note'"
@@ -151,6 +217,7 @@ useScreenAwake()
         @way="dialog = 'way'"
         @none="dialog = 'none'"
         @keys="dialog = 'keys'"
+        @hand="dialog = 'hand'"
       />
       <section v-if="quiet.length" class="mt-5 border-t border-rule pt-3" aria-label="Nothing to write down">
         <p class="text-quiet">After it, with nothing to write down:</p>
@@ -162,7 +229,7 @@ useScreenAwake()
         </button>
       </section>
       <p v-else-if="following" class="mt-5 border-t border-rule pt-3 text-quiet">
-        Next: <PlaceTag :place="following.planned.place" short /> <span class="text-ink">{{ t(following.title) }}</span>
+        Next: <PlaceTag :at="following.at" short /> <span class="text-ink">{{ t(following.title) }}</span>
         <template v-if="following.tools.length">
           · fetch
           {{
@@ -175,7 +242,10 @@ useScreenAwake()
       </p>
       <WorkBar
         :label="mainLabel"
-        :can="unread.length > 0 || (blockers.length === 0 && !(activity?.kind === 'gears' && !allTried))"
+        :can="
+          isMine(step.id) &&
+          (unread.length > 0 || (blockers.length === 0 && (activityDone || here === null || isStuck)))
+        "
         @done="done"
         @undo="undo"
         @trouble="dialog = 'trouble'"
@@ -252,6 +322,12 @@ useScreenAwake()
           dialog = null
         }
       "
+    />
+    <LazyHandDialog
+      v-if="step && opened.has('hand')"
+      :open="dialog === 'hand'"
+      :step-id="step.id"
+      @close="dialog = null"
     />
     <LazyKeysDialog v-if="opened.has('keys')" :open="dialog === 'keys'" @close="dialog = null" />
   </SheetWithMargin>

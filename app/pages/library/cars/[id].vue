@@ -27,6 +27,19 @@ async function take(from: string, group: string) {
     problem.value = issuesOf(error)[0]!.reason
   }
 }
+const erasing = ref(false)
+const said = ref('')
+async function erase() {
+  problem.value = said.value = ''
+  erasing.value = false
+  try {
+    const { jobs } = await $fetch<{ jobs: number }>(`/api/vehicles/${id}/customer`, { method: 'DELETE' })
+    said.value = `The name has left the records of ${jobs === 1 ? 'one job' : `${jobs} jobs`}.`
+    await Promise.all([load(), garage.load()])
+  } catch (error) {
+    problem.value = issuesOf(error)[0]!.reason
+  }
+}
 const named = (group: string) => group.replaceAll('-', ' ').replace(/^./, first => first.toUpperCase())
 const shown = (nm: number) => {
   const { main, other } = units.torque(nm)
@@ -95,6 +108,25 @@ const shown = (nm: number) => {
             </li>
           </ul>
         </section>
+        <section v-if="garage.can('settle') && history.vehicle.customer" class="mt-8" aria-labelledby="customer-title">
+          <h2 id="customer-title" class="text-xl">The customer</h2>
+          <p class="mt-1">
+            A customer may ask what is kept of them, and may want to be forgotten. What was done to the car stays; name
+            and contact go, here, in every job of this car, and on the garage’s devices when they next have signal.
+          </p>
+          <p role="status" class="mt-1">{{ said }}</p>
+          <p class="mt-3 flex flex-wrap gap-3">
+            <a class="button" :href="`/api/vehicles/${id}/customer`" download>All that is kept of them</a>
+            <button class="button" @click="erasing = true">Forget them</button>
+          </p>
+        </section>
+        <BaseDialog :open="erasing" title="Forget this customer" @close="erasing = false">
+          <p>
+            “{{ history.vehicle.customer }}” leaves every job of this car, its papers and its notes. There is no way
+            back; what stands in a backup goes when that is thrown away.
+          </p>
+          <button class="button button-main mt-4" @click="erase">Take the name out</button>
+        </BaseDialog>
       </template>
     </main>
   </div>

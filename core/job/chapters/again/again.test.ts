@@ -62,6 +62,26 @@ describe('what comes apart once more', () => {
   it('is nothing where the way is open', () => {
     expect(comesApart(strip().state, 'wheel-off.refit')).toEqual({ opens: [], repeats: [] })
   })
+  it('is what gave back a state that ends when it is opened', () => {
+    const oil = smallPack({
+      items: [{ id: 'plug', name: 'plug', state: 'open' }],
+      facts: [{ id: 'oil', name: 'oil', kind: 'safety', initially: true, because: 'It runs dry.' }],
+      operations: [
+        operation('drain', { takesOff: { plug: 1 }, ends: ['oil'], refit: { kind: 'by', operation: 'shut' } }),
+        operation('shut', { putsBack: { plug: 1 } }),
+        operation('look', { phase: 'bench' }),
+        operation('fill', { phase: 'fill', gives: ['oil'] }),
+        operation('run', { phase: 'prove', needs: ['oil'] }),
+      ],
+      links: [
+        link('drain', 'look', { kind: 'physical', mirror: false }),
+        link('shut', 'fill', { mirror: false }),
+        link('fill', 'run', { kind: 'safety', mirror: false }),
+      ],
+    })
+    const log = TestLog.open(oil).done('drain', 'shut', 'look', 'fill')
+    expect(comesApart(log.state, 'look')).toEqual({ opens: ['drain', 'shut'], repeats: ['look', 'fill'] })
+  })
   it('is what a run has brought in so far', () => {
     const log = strip().add('bolts-in', {
       group: 'bolts',

@@ -164,7 +164,8 @@ class Way {
         ((operation.undoes === undefined
           ? things.some(item => !this.props.has(item) && (operation.putsBack[item] ?? 0) > 0)
           : operation.undoes === strip.id) ||
-          strip.gives.some(fact => operation.ends.includes(fact) && !this.state.facts.includes(fact))),
+          strip.gives.some(fact => operation.ends.includes(fact) && !this.state.facts.includes(fact)) ||
+          strip.ends.some(fact => operation.gives.includes(fact) && this.state.facts.includes(fact))),
     )
     const props = things
       .filter(item => this.props.has(item) && !this.state.ledger[item])

@@ -13,7 +13,7 @@ export function forgetDone(state: JobState, { againId, stepId, repeats, because 
   const renamed = <T>(record: Record<string, T>): Record<string, T> =>
     dictOf(Object.fromEntries(Object.entries(record).map(([id, value]) => [nameOf(id), value])))
   const { plan, procedure } = state
-  for (const slice of ['done', 'timers', 'bleeding', 'reservoirs', 'gears'] as const)
+  for (const slice of ['done', 'timers', 'bleeding', 'reservoirs', 'gears', 'codes', 'routines'] as const)
     Object.assign(state, { [slice]: renamed<unknown>(state[slice]) })
   state.readings = state.readings.map(reading => ({ ...reading, stepId: nameOf(reading.stepId) }))
   state.runs = state.runs.map(run => ({

@@ -31,6 +31,7 @@ export const nothingAgain = (): AgainState => ({ again: [] })
 export const again: Chapter<AgainEvents> = {
   'apart-again': {
     words: (state, { payload }) => `Apart again: ${stepTitle(state.procedure!, state.plan!, payload.stepId)}`,
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -145,7 +145,7 @@ function anew(procedure: Procedure, { againId, opens, repeats }: ApartAgain, str
 
 /** What is left of a step that was done and is to be done again: its minutes and what it used up. */
 function asDone(operation: Operation, id: string): Operation {
-  const { title, phase, place, car, minutes, hands, parts } = operation
+  const { title, phase, place, car, minutes, hands, parts, asTold } = operation
   return {
     id,
     module: UNFORESEEN,
@@ -156,6 +156,7 @@ function asDone(operation: Operation, id: string): Operation {
     minutes,
     hands,
     parts,
+    ...(asTold ? { asTold } : {}),
     tools: [],
     needs: [],
     gives: [],
@@ -175,9 +176,10 @@ function waysOf({ againId, away }: ApartAgain, target: Operation | undefined): O
     '',
   )
   return [
-    { ...way, phase: 'bench', id: awayId(againId), title: `Take it there: ${away.to}` },
+    { ...way, asTold: true, phase: 'bench', id: awayId(againId), title: `Take it there: ${away.to}` },
     {
       ...way,
+      asTold: true,
       phase: 'bench',
       id: fetchId(againId),
       title: `Fetch it: ${away.to}`,

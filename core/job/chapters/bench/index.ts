@@ -45,6 +45,7 @@ export const emptyBench = (): BenchState => ({ sheets: dict(), orientations: dic
 export const bench: Chapter<BenchEvents> = {
   'sheet-read': {
     words: 'Reading of a sheet',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -63,6 +64,7 @@ export const bench: Chapter<BenchEvents> = {
   },
   'orientation-noted': {
     words: 'Way of a part',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -73,6 +75,7 @@ export const bench: Chapter<BenchEvents> = {
   },
   'orientation-confirmed': {
     words: 'Way confirmed',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -91,6 +94,7 @@ export const bench: Chapter<BenchEvents> = {
   },
   'old-part-gone': {
     words: 'Old part gone',
+    wants: 'work',
     undo: true,
     afterHandover: true,
     afterCallOff: false,

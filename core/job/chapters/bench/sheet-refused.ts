@@ -1,3 +1,5 @@
+import type { SheetValues } from '../../../bench/values'
+import type { SheetField } from '../../../pack/sheets'
 import type { JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
@@ -7,9 +9,14 @@ import type { BenchEvents } from '.'
 export function sheetRefused(state: JobState, { sheetId, values, cleared }: BenchEvents['sheet-read']): Refusal | null {
   const sheet = state.procedure?.bench.sheets.find(entry => entry.id === sheetId)
   if (!sheet) return refuse('payload.sheetId', `This job has no sheet "${sheetId}".`)
-  const unknown = [...Object.keys(values), ...cleared].find(id => !sheet.fields.some(field => field.id === id))
+  return valuesRefused(sheet.fields, values, cleared)
+}
+
+/** Why values do not go into some fields. */
+export function valuesRefused(fields: SheetField[], values: SheetValues, cleared: string[]): Refusal | null {
+  const unknown = [...Object.keys(values), ...cleared].find(id => !fields.some(field => field.id === id))
   if (unknown !== undefined) return refuse(`payload.values.${unknown}`, 'This sheet does not ask for that.')
-  for (const field of sheet.fields) {
+  for (const field of fields) {
     const value = values[field.id]
     if (!value) continue
     if (value.kind !== field.kind)

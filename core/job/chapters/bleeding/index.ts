@@ -83,6 +83,7 @@ const freshRound = (way: string): BleedRound => ({
 export const bleeding: Chapter<BleedingEvents> = {
   'bleed-opened': {
     words: 'Bleeding start',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -100,6 +101,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'bleed-switched': {
     words: 'Another way of bleeding',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -123,6 +125,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'stroke-counted': {
     words: 'Stroke',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -141,6 +144,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'portion-moved': {
     words: 'Fluid through the line',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -159,6 +163,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'rest-started': {
     words: 'Rest',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -173,6 +178,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'pedal-judged': {
     words: 'Pedal judgement',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -192,6 +198,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'pace-started': {
     words: 'Spoken count',
+    wants: 'help',
     undo: false,
     afterHandover: false,
     afterCallOff: false,
@@ -203,6 +210,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'pace-stopped': {
     words: 'End of the spoken count',
+    wants: 'help',
     undo: false,
     afterHandover: false,
     afterCallOff: false,
@@ -216,6 +224,7 @@ export const bleeding: Chapter<BleedingEvents> = {
   },
   'fluid-bought': {
     words: 'Fluid bought',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

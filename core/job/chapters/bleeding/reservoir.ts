@@ -43,6 +43,7 @@ export interface ReservoirRecord {
 export const reservoir: Chapter<ReservoirEvents> = {
   'reservoir-set': {
     words: 'Reservoir',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -70,6 +71,7 @@ export const reservoir: Chapter<ReservoirEvents> = {
   },
   'reservoir-topped': {
     words: 'Fluid poured in',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -81,6 +83,7 @@ export const reservoir: Chapter<ReservoirEvents> = {
   },
   'reservoir-drawn': {
     words: 'Fluid drawn off',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../../../tests/support/job-log'
-import { operation, smallPack } from '../../../../tests/support/small-pack'
+import { link, operation, smallPack } from '../../../../tests/support/small-pack'
 import { isOut, looseningPasses, tighteningPasses } from '../../../fasteners'
 import { openBeforeHandover } from '../../views/before-handover'
 import { openEntries } from '../../views/ledger'
@@ -60,6 +60,37 @@ describe('the bolt board', () => {
     expect(log.refusal('step-done', { stepId: 'pull' })).toContain('One is left: bolt 6 at 10 o’clock')
     log.add('bolts-out', { group, boltIds: ['b6'], condition: 'good' })
     expect(log.refusal('step-done', { stepId: 'pull' })).toBeNull()
+  })
+  it('is not brought in by a part that goes back and came off with its bolts', () => {
+    const coverAndPlate = smallPack(
+      {
+        items: [
+          { id: 'bolt', name: 'Bolts', state: 'off', group: 'bell-bolts' },
+          { id: 'plate', name: 'Plate', state: 'off' },
+        ],
+        groups: [
+          {
+            id: 'bell-bolts',
+            name: 'Bell bolts',
+            count: 6,
+            part: 'vehicle',
+            board: { outline: 'ring', places: places.map(place => ({ ...place, offWith: 'cover-off' })) },
+          },
+        ],
+        operations: [
+          operation('cover-off', { takesOff: { bolt: 6, plate: 1 }, refit: { kind: 'by', operation: 'cover-on' } }),
+          operation('plate-on', { phase: 'refit', putsBack: { plate: 1 } }),
+          operation('cover-on', { phase: 'refit', putsBack: { bolt: 6 }, figure: 'bell-bolts' }),
+        ],
+        links: [link('cover-off', 'plate-on'), link('plate-on', 'cover-on')],
+      },
+      { outlines: [{ id: 'ring', name: 'Ring', circleMm: 100, marks: [] }] },
+    )
+    const log = TestLog.open(coverAndPlate).done('cover-off').done('plate-on')
+    expect(board(log).bolts.every(isOut)).toBe(true)
+    expect(log.state.ledger).toEqual({ bolt: 6 })
+    log.add('figure-named', figure).done('cover-on')
+    expect([board(log).bolts.some(isOut), log.state.ledger]).toEqual([false, {}])
   })
   it('is put right by hand: placed, moved, described, lifted', () => {
     const log = open()

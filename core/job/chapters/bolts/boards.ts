@@ -105,11 +105,17 @@ function boltsWhere(
 
 /** Bolts of all boards that a step puts back: it undoes the step that took them out, or puts back what that one took off. */
 export function boltsBackWith(state: JobState, operation: Operation): { board: BoltBoard; bolts: BoardBolt[] }[] {
-  const items = Object.keys(operation.putsBack).filter(item => operation.putsBack[item]! > 0)
+  // A part that goes back says nothing of the bolts that came off with it.
+  const items = Object.keys(operation.putsBack).filter(
+    id => operation.putsBack[id]! > 0 && byId(state.procedure?.items ?? [], id)?.group !== undefined,
+  )
   // Most steps put nothing back, and every one of a log is asked.
   if (items.length === 0 && operation.undoes === undefined) return []
+  const undone = (state.procedure && byId(state.procedure.operations, operation.undoes ?? ''))?.takesOff ?? {}
+  // Where several steps take bolts of one kind, the step that undoes one of them puts back that one's alone.
+  const others = items.filter(item => undone[item] !== operation.putsBack[item])
   const tookOff = new Set(
-    state.procedure?.operations.filter(({ takesOff }) => items.some(item => item in takesOff)).map(({ id }) => id),
+    state.procedure?.operations.filter(({ takesOff }) => others.some(item => item in takesOff)).map(({ id }) => id),
   )
   if (operation.undoes !== undefined) tookOff.add(operation.undoes)
   return boltsWhere(

@@ -57,6 +57,7 @@ export const noBolts = (): BoltState => ({ figures: dict(), fasteners: dict(), b
 export const bolts: Chapter<BoltEvents> = {
   'figure-named': {
     words: 'Figure',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -78,6 +79,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'fastener-described': {
     words: 'What the bolts are',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -89,6 +91,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'board-outlined': {
     words: 'Outline',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -104,6 +107,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'bolt-placed': {
     words: 'Place of a bolt',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -126,6 +130,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'bolt-lifted': {
     words: 'Bolt off the board',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -143,6 +148,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'bolt-described': {
     words: 'Bolt’s entry',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -174,6 +180,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'bolts-out': {
     words: 'Bolts out',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -182,6 +189,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'bolts-in': {
     words: 'Bolts in',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -199,6 +207,7 @@ export const bolts: Chapter<BoltEvents> = {
   },
   'bolt-broken': {
     words: 'Broken bolt',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -19,6 +19,7 @@ export const noMoney = (): MoneyState => ({ payments: [], issuedPapers: [] })
 export const money: Chapter<MoneyEvents> = {
   paid: {
     words: 'Payment',
+    wants: 'charge',
     undo: true,
     afterHandover: true,
     afterCallOff: true,

@@ -35,6 +35,7 @@ export function paperInForce(state: Pick<JobState, 'issuedPapers'>, kind: Issued
 export const issuedPapers: Chapter<IssuedPaperEvents> = {
   'paper-issued': {
     words: 'Paper',
+    wants: 'work',
     undo: false,
     afterHandover: true,
     afterCallOff: true,

@@ -29,6 +29,7 @@ export const isAsked = (state: Pick<JobState, 'askedOrders'>, orderId: string): 
 export const askedOrders: Chapter<AskedOrderEvents> = {
   'order-asked': {
     words: 'Order asked for',
+    wants: 'work',
     undo: false,
     afterHandover: false,
     afterCallOff: false,
@@ -51,6 +52,7 @@ export const askedOrders: Chapter<AskedOrderEvents> = {
   },
   'order-failed': {
     words: 'Order not taken',
+    wants: 'work',
     undo: false,
     afterHandover: true,
     afterCallOff: true,

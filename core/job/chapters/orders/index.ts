@@ -43,6 +43,7 @@ export const orders: Chapter<OrderEvents> = {
   ...askedOrders,
   'part-ordered': {
     words: 'Order',
+    wants: 'order',
     undo: false,
     // What the supplier has taken is in the log, whatever became of the job meanwhile.
     afterHandover: (state, { payload }) => isAsked(state, payload.orderId),
@@ -72,6 +73,7 @@ export const orders: Chapter<OrderEvents> = {
   },
   'part-moved': {
     words: 'New day of a part',
+    wants: 'order',
     undo: false,
     afterHandover: false,
     afterCallOff: false,
@@ -89,6 +91,7 @@ export const orders: Chapter<OrderEvents> = {
   },
   'part-came': {
     words: 'Part is here',
+    wants: 'order',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -55,6 +55,28 @@ describe('a changed plan', () => {
     expect(log.state.clock).toEqual({ at: '2026-03-02T09:00:00.000Z', utcOffsetMinutes: 60, minutes: 10 })
     expect(log.done('c').state.done).toHaveProperty('c')
   })
+  it('keeps what is proven of it, and of no other plan', () => {
+    const log = TestLog.open(pack())
+    const { totals, lowerBoundMinutes } = log.state.plan!
+    const order = operationOrder(log.state.plan!)
+    const proof = { order, minutes: totals.minutes, lowerBoundMinutes: totals.minutes }
+    log.add('plan-proven', { ...proof, order: [...order].reverse() })
+    log.add('plan-proven', { ...proof, minutes: totals.minutes + 1, lowerBoundMinutes: totals.minutes + 1 })
+    expect(log.state.plan!.lowerBoundMinutes).toBe(lowerBoundMinutes)
+    log.add('plan-changed', { ...change(['b', 'a', 'c']), lowerBoundMinutes: 1 })
+    const later = { ...proof, order: operationOrder(log.state.plan!), minutes: log.state.plan!.totals.minutes }
+    log.add('plan-proven', { ...later, lowerBoundMinutes: later.minutes - 2 })
+    expect(log.state.plan).toMatchObject({ lowerBoundMinutes: later.minutes - 2, proven: false })
+    log.add('plan-proven', { ...later, lowerBoundMinutes: later.minutes })
+    log.add('plan-proven', { ...later, lowerBoundMinutes: 3 })
+    expect(log.state.plan).toMatchObject({ lowerBoundMinutes: later.minutes, proven: true })
+    // Undo takes the order back, not what was proven of it.
+    expect(lastUndoable(log.events)!.type).toBe('plan-changed')
+    expect(log.refusal('plan-proven', { ...proof, order: ['z'] })).toBe('The plan of this job has no step "z".')
+    expect(log.refusal('plan-proven', { ...proof, lowerBoundMinutes: proof.minutes + 5 })).toBe(
+      'A plan is not shorter than the shortest there can be.',
+    )
+  })
   it('is refused with the sentence of the link it breaks, and with what it leaves out', () => {
     const log = TestLog.open(pack())
     expect(log.refusal('plan-changed', change(['c', 'a', 'b']))).toBe('a hides c.')

@@ -1,5 +1,5 @@
 import type { Calendar, WorkingHours } from '../../../sequence/calendar'
-import type { Pin, PlanSetting } from '../../../sequence/types'
+import type { Pin, PlanSetting, Skill } from '../../../sequence/types'
 
 /** What a job is planned for, in times of the wall clock. */
 export interface Circumstances {
@@ -10,6 +10,12 @@ export interface Circumstances {
   arrivals: { partId: string; at: string }[]
   /** Steps that the mechanic has put where they stand. */
   pins: Pin[]
+  /** Tools that are done without; a job of before did not say. */
+  without?: string[]
+  /** Tools that stay at hand within a stay; a job of before did not say. */
+  trayTools?: number
+  /** How well whoever does it knows the work. */
+  skill?: Skill
 }
 
 /** A moment of the wall clock laid on the time axis of a plan. */
@@ -28,7 +34,7 @@ const DAY = 1440
 
 /** The circumstances as the planner takes them: minutes from the start of the plan. */
 export function planSetting(
-  { helper, hours, arrivals, pins }: Circumstances,
+  { helper, hours, arrivals, pins, without = [], trayTools, skill }: Circumstances,
   hands: 1 | 2,
   clock: PlanClock,
 ): Partial<PlanSetting> {
@@ -41,6 +47,9 @@ export function planSetting(
     ...dayOf(origin + clock.utcOffsetMinutes),
     arrivals: arrivals.map(({ partId, at }) => ({ partId, atMinutes: minuteOf(at) })),
     pins,
+    ...(without.length > 0 ? { without } : {}),
+    ...(trayTools === undefined ? {} : { trayTools }),
+    ...(skill === undefined ? {} : { skill }),
   }
 }
 

@@ -1,4 +1,6 @@
+import { bayOf, homeOf } from '../../../pack/bay'
 import type { Procedure } from '../../../pack/pack'
+import { operationOrder } from '../../../sequence/move-step'
 import { OrderError } from '../../../sequence/plan-in-order'
 import type { Plan } from '../../../sequence/types'
 import type { Chapter } from '../../chapters'
@@ -6,9 +8,10 @@ import { refuse } from '../../log/chapter'
 import { buildBoards } from '../bolts/boards'
 import { decide, unknownDecided } from '../renewals'
 import type { Decided } from '../renewals'
-import { addAgain } from '../unforeseen'
+import { addAgain, withOwnDone } from '../unforeseen'
 import { changedPlan } from './change-plan'
 import { noCircumstances } from './circumstances'
+import type { PlanMove } from './moves'
 import type { Circumstances, PlanClock } from './circumstances'
 import { readPlan } from './read-plan'
 import { pastOf } from './past'
@@ -42,6 +45,8 @@ export interface PlanEvents {
     lowerBoundMinutes: number
     proven: boolean
   }
+  /** What was proven of a plan after it was made: no order takes fewer minutes. `order` (its operations) and `minutes` say of which plan. */
+  'plan-proven': { order: string[]; minutes: number; lowerBoundMinutes: number }
   'week-placed': WeekPlacing
   /** When the customer was told it would be done; `null` takes that back. */
   promised: { at: string | null }
@@ -57,6 +62,8 @@ export interface PlanState {
   site: WeekPlacing
   /** ISO 8601. */
   promisedAt: string | null
+  /** What moved the plan since it was made, in the order it happened; what was undone has moved nothing. */
+  moves: PlanMove[]
 }
 
 export const noPlan = (): PlanState => ({
@@ -66,17 +73,20 @@ export const noPlan = (): PlanState => ({
   clock: null,
   site: { site: 'bay', travelMinutes: 0, notBefore: null },
   promisedAt: null,
+  moves: [],
 })
 
 export const plan: Chapter<PlanEvents> = {
   'plan-made': {
     words: 'Plan',
+    wants: 'work',
     undo: false,
     afterHandover: false,
     afterCallOff: false,
     admit: () => null,
     apply: (state, { payload, deviceTime }) => {
       Object.assign(state, readPlan(payload))
+      Object.assign(state, { car: homeOf(payload.procedure), place: bayOf(payload.procedure).places[0]!.id })
       state.circumstances = payload.circumstances ?? noCircumstances
       state.clock = payload.clock ?? { at: deviceTime, minutes: 0, utcOffsetMinutes: 0 }
       state.facts = payload.procedure.facts.filter(fact => fact.initially).map(fact => fact.id)
@@ -85,6 +95,7 @@ export const plan: Chapter<PlanEvents> = {
   },
   'options-switched': {
     words: (state, { payload }) => wordsOfSwitch(state, payload.decided),
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -101,7 +112,9 @@ export const plan: Chapter<PlanEvents> = {
       const known = new Set(state.procedure?.facts.map(fact => fact.id))
       const begun = payload.procedure.facts.filter(fact => fact.initially && !known.has(fact.id)).map(fact => fact.id)
       state.facts = [...state.facts, ...begun]
+      const before = state.plan
       Object.assign(state, readPlan(payload), { circumstances: payload.circumstances, clock: payload.clock })
+      if (before) state.plan = withOwnDone(state, before)
       addAgain(state, payload.clock, payload)
       buildBoards(state)
       if (payload.decided) decide(state, payload.decided, deviceTime)
@@ -109,6 +122,7 @@ export const plan: Chapter<PlanEvents> = {
   },
   'plan-changed': {
     words: 'Change of the plan',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -140,8 +154,31 @@ export const plan: Chapter<PlanEvents> = {
       }
     },
   },
+  'plan-proven': {
+    words: 'Proof of the plan',
+    wants: 'work',
+    undo: false,
+    afterHandover: false,
+    afterCallOff: false,
+    admit: (state, { payload }) => {
+      if (!state.plan) return refuse('type', 'The job has no plan yet.')
+      const stranger = payload.order.find(id => !state.procedure!.operations.some(operation => operation.id === id))
+      if (stranger !== undefined) return refuse('payload.order', `The plan of this job has no step "${stranger}".`)
+      return payload.lowerBoundMinutes > payload.minutes + SAME_MINUTES
+        ? refuse('payload.lowerBoundMinutes', 'A plan is not shorter than the shortest there can be.')
+        : null
+    },
+    apply: (state, { payload }) => {
+      const { plan } = state
+      // The plan that was looked at may be another one by now.
+      if (!plan || !isSamePlan(plan, payload) || payload.lowerBoundMinutes <= plan.lowerBoundMinutes) return
+      const { lowerBoundMinutes } = payload
+      state.plan = { ...plan, lowerBoundMinutes, proven: plan.totals.minutes <= lowerBoundMinutes + SAME_MINUTES }
+    },
+  },
   'week-placed': {
     words: 'Place in the week',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -152,6 +189,7 @@ export const plan: Chapter<PlanEvents> = {
   },
   promised: {
     words: 'Promise',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -161,6 +199,12 @@ export const plan: Chapter<PlanEvents> = {
     },
   },
 }
+
+/** Times are sums of tenths. */
+const SAME_MINUTES = 1e-3
+
+const isSamePlan = (plan: Plan, { order, minutes }: PlanEvents['plan-proven']): boolean =>
+  Math.abs(plan.totals.minutes - minutes) < SAME_MINUTES && operationOrder(plan).join(' ') === order.join(' ')
 
 /** What is switched, by the parts that are renewed or left with it. */
 function wordsOfSwitch({ procedure }: Pick<PlanState, 'procedure'>, decided?: Decided): string {

@@ -35,8 +35,8 @@ export function switchBarrier({ procedure, done, car }: JobStand, other: Procedu
   )
   if (late)
     return `Too late as the car stands. This would be new: ${kept.get(late.before)!.title}. And this comes after it, and is done: ${kept.get(late.after)!.title}`
-  const here = { takesOff: procedure.positions[car].takesOff, putsBack: {} }
-  if (!sameLedger(here, { takesOff: other.positions[car].takesOff, putsBack: {} }))
+  const here = { takesOff: procedure.positions[car]!.takesOff, putsBack: {} }
+  if (!sameLedger(here, { takesOff: other.positions[car]!.takesOff, putsBack: {} }))
     return 'The car stands on other supports. Bring it down first.'
   return null
 }

@@ -1,4 +1,5 @@
 import { byId } from '../../../base/by-id'
+import { awayOf, homeOf } from '../../../pack/bay'
 import type { JobEvent, JobState } from '../../chapters'
 import { carryOut, changeLedger } from './carry-out'
 import { stopTimer } from './timers'
@@ -12,10 +13,10 @@ export function applyStepDone(state: JobState, { id, payload, deviceTime, person
   stopTimer(state, stepId, deviceTime)
   state.place = planned.place
   if (planned.kind === 'operation') return carryOut(state, byId(state.procedure.operations, stepId)!, deviceTime)
-  const target = planned.kind === 'raise' ? 'raised' : 'ground'
+  const target = planned.kind === 'raise' ? awayOf(state.procedure) : homeOf(state.procedure)
   if (state.car !== target) {
-    changeLedger(state, state.procedure.positions[state.car].takesOff, -1)
-    changeLedger(state, state.procedure.positions[target].takesOff, 1)
+    changeLedger(state, state.procedure.positions[state.car]!.takesOff, -1)
+    changeLedger(state, state.procedure.positions[target]!.takesOff, 1)
   }
   state.car = target
 }

@@ -1,4 +1,5 @@
 import { dict } from '../../../base/dict'
+import { homeOf, bayOf } from '../../../pack/bay'
 import type { CarPosition, Place } from '../../../pack/kinds'
 import type { Chapter } from '../../chapters'
 import { refuse } from '../../log/chapter'
@@ -62,8 +63,8 @@ export const noSteps = (): StepState => ({
   ledger: dict(),
   everOff: dict(),
   facts: [],
-  car: 'ground',
-  place: 'top',
+  car: homeOf({}),
+  place: bayOf({}).places[0]!.id,
   notes: [],
   readings: [],
   timers: dict(),
@@ -72,6 +73,7 @@ export const noSteps = (): StepState => ({
 export const steps: Chapter<StepEvents> = {
   'step-done': {
     words: (state, { payload }) => stepView(state, payload.stepId)?.title ?? 'Step',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -80,6 +82,7 @@ export const steps: Chapter<StepEvents> = {
   },
   'note-added': {
     words: 'Note',
+    wants: 'help',
     undo: true,
     afterHandover: true,
     afterCallOff: true,
@@ -90,6 +93,7 @@ export const steps: Chapter<StepEvents> = {
   },
   'reading-taken': {
     words: (state, { payload }) => readingWords(state, payload),
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -101,6 +105,7 @@ export const steps: Chapter<StepEvents> = {
   },
   'timer-started': {
     words: 'Timer start',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -115,6 +120,7 @@ export const steps: Chapter<StepEvents> = {
   },
   'timer-stopped': {
     words: 'Timer stop',
+    wants: 'help',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

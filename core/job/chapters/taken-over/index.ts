@@ -41,6 +41,7 @@ export const takenOver: Chapter<TakenOverEvents> = {
   'steps-taken-over': {
     words: (_state, { payload }) =>
       payload.stepIds.length === 1 ? 'A step done by others' : `${payload.stepIds.length} steps done by others`,
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -67,6 +68,7 @@ export const takenOver: Chapter<TakenOverEvents> = {
       payload.things.length === 1
         ? `What is here: ${byId(state.procedure!.items, payload.things[0]!.itemId)?.name ?? 'a thing'}`
         : 'What is here',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -90,6 +90,7 @@ export const noTightening = (): TighteningState => ({ runs: [] })
 export const tightening: Chapter<TighteningEvents> = {
   'run-started': {
     words: 'Run start',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -100,6 +101,7 @@ export const tightening: Chapter<TighteningEvents> = {
   },
   'pass-turned': {
     words: 'Pass',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -119,6 +121,7 @@ export const tightening: Chapter<TighteningEvents> = {
   },
   'bolt-turned': {
     words: 'Bolt',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -133,6 +136,7 @@ export const tightening: Chapter<TighteningEvents> = {
   },
   'bolt-stopped': {
     words: 'Stop',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -143,6 +147,7 @@ export const tightening: Chapter<TighteningEvents> = {
   },
   'stop-cleared': {
     words: 'Clearing of the stop',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -160,6 +165,7 @@ export const tightening: Chapter<TighteningEvents> = {
   },
   'run-dropped': {
     words: 'Run stopped',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

@@ -48,10 +48,14 @@ export const noTroubles = (): TroubleState => ({ troubles: [], ladderRuns: [], a
 export const troubles: Chapter<TroubleEvents> = {
   'trouble-raised': {
     words: 'Trouble',
+    wants: 'work',
     undo: true,
     afterHandover: true,
     afterCallOff: false,
     admit: (state, { payload }) =>
+      (payload.stepId === null && payload.group === undefined && payload.itemId === undefined
+        ? refuse('payload.stepId', 'Say what it is about: a step, a group of bolts, or a thing.')
+        : null) ??
       unknownStep(state, payload.stepId) ??
       (payload.group === undefined ? null : unknownGroup(state, payload.group)) ??
       (payload.itemId === undefined || byId(state.procedure?.items ?? [], payload.itemId)
@@ -66,6 +70,7 @@ export const troubles: Chapter<TroubleEvents> = {
   },
   'trouble-cleared': {
     words: 'Trouble cleared',
+    wants: 'work',
     undo: true,
     afterHandover: true,
     afterCallOff: false,

@@ -65,6 +65,7 @@ export interface LadderRun {
 export const ladders: Chapter<LadderEvents> = {
   'ladder-opened': {
     words: 'Trouble on its ladder',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -110,6 +111,7 @@ export const ladders: Chapter<LadderEvents> = {
   },
   'rung-begun': {
     words: 'Rung begun',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -136,6 +138,7 @@ export const ladders: Chapter<LadderEvents> = {
   },
   'rung-ended': {
     words: 'How the rung went',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -164,6 +167,7 @@ export const ladders: Chapter<LadderEvents> = {
   },
   'ladder-left': {
     words: 'What follows from the ladder',
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,

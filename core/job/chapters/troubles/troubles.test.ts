@@ -23,6 +23,9 @@ it.each([
 ])('a trouble belongs to something that the job knows: %j', (change, words) => {
   expect(TestLog.open(pack).refusal('trouble-raised', raised(change))).toContain(words)
 })
+it('a trouble of nothing is refused', () => {
+  expect(TestLog.open(pack).refusal('trouble-raised', raised({}))).toContain('Say what it is about')
+})
 it('a trouble of no step belongs to a group or to a thing', () => {
   const log = TestLog.open(pack).add('trouble-raised', raised({ group: 'bolts' }))
   log.add('trouble-raised', { ...raised({ itemId: 'cover' }), troubleId: 't2' })

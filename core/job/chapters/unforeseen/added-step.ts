@@ -21,8 +21,9 @@ export const stepsOfAdded = ({ stepId, refit }: AddedStep): string[] => (refit ?
  */
 export function withAddedStep(procedure: Procedure, added: AddedStep): Procedure {
   const { when: _when, refit: _refit, ...source } = addedSource(added)
-  const strip: Operation = { ...source, module: UNFORESEEN }
-  const refit = mirrorOperation(addedSource(added), UNFORESEEN)
+  const strip: Operation = { ...source, module: UNFORESEEN, asTold: true }
+  const mirrored = mirrorOperation(addedSource(added), UNFORESEEN)
+  const refit: Operation | null = mirrored && { ...mirrored, asTold: true }
   const operations = [...procedure.operations, strip, ...(refit ? [refit] : [])]
   const { items, groups } = addedThings(added)
   return {

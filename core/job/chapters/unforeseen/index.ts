@@ -1,7 +1,10 @@
 import { byId } from '../../../base/by-id'
 import { findCycle } from '../../../base/find-cycle'
+import { EITHER_POSITION } from '../../../pack/kinds'
+import { bayOf } from '../../../pack/bay'
 import { operationOrder } from '../../../sequence/move-step'
 import { OrderError } from '../../../sequence/plan-in-order'
+import type { Plan } from '../../../sequence/types'
 import type { Chapter, JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
@@ -41,6 +44,7 @@ export const nothingUnforeseen = (): UnforeseenState => ({ added: [], split: [],
 export const unforeseen: Chapter<UnforeseenEvents> = {
   'step-added': {
     words: (_state, { payload }) => `Step added: ${payload.title}`,
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -56,6 +60,7 @@ export const unforeseen: Chapter<UnforeseenEvents> = {
   },
   'step-split': {
     words: (_state, { payload }) => `In two: ${payload.first.title}`,
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -71,6 +76,7 @@ export const unforeseen: Chapter<UnforeseenEvents> = {
   'step-left-out': {
     words: (state, { payload }) =>
       `Left out: ${state.leftOut.find(({ stepId }) => stepId === payload.stepId)?.title ?? 'a step'}`,
+    wants: 'work',
     undo: true,
     afterHandover: false,
     afterCallOff: false,
@@ -126,6 +132,11 @@ function notToBeAdded(
 ): Refusal | null {
   const { procedure, plan } = state
   if (!procedure || !plan) return refuse('type', 'The job has no plan yet.')
+  const { places, stances } = bayOf(procedure)
+  if (!places.some(({ id }) => id === added.place))
+    return refuse('payload.place', `There is no place "${added.place}" at this car.`)
+  if (added.car !== EITHER_POSITION && !stances.some(({ id }) => id === added.car))
+    return refuse('payload.car', `This car never stands "${added.car}".`)
   const known = new Set(procedure.operations.map(({ id }) => id))
   if (stepsOfAdded(added).some(id => known.has(id)))
     return refuse('payload.stepId', 'The plan has such a step already.')
@@ -189,6 +200,18 @@ export function addAgain(state: JobState, event: { at: string; utcOffsetMinutes:
   const order = state.again.reduce((left, entry) => orderAgain(left, entry, links, isLeft), firsts)
   state.plan = changedPlan(state, { ...planned, order, ...event }, remembered)
   if (state.again.length > 0) state.procedure = putAway(state, state.procedure, order)
+}
+
+/**
+ * The present plan with what was done of this car's own work, which no layout knows: planned anew it is not in it, and would be taken for
+ * work that is left.
+ * @param before the plan until now
+ */
+export function withOwnDone({ plan, added, done }: JobState, before: Plan): Plan {
+  const own = new Set(added.flatMap(stepsOfAdded))
+  const held = new Set(plan!.steps.map(step => step.id))
+  const steps = before.steps.filter(({ id }) => own.has(id) && done[id] && !held.has(id))
+  return { ...plan!, order: [...steps.map(step => step.id), ...plan!.order], steps: [...steps, ...plan!.steps] }
 }
 
 /** Done another way, what it was tied to may stand the other way round: then it is tied to nothing. */

@@ -23,6 +23,7 @@ export function withSplit(procedure: Procedure, { stepId, firstId, first, rest }
   const begun: Operation = {
     id: firstId,
     module: UNFORESEEN,
+    asTold: true,
     title: first.title,
     phase,
     place,
@@ -52,7 +53,9 @@ export function withSplit(procedure: Procedure, { stepId, firstId, first, rest }
   return {
     ...procedure,
     operations: procedure.operations.flatMap(operation =>
-      operation.id === stepId ? [begun, { ...whole, title: rest.title, minutes: spread(rest.minutes) }] : [operation],
+      operation.id === stepId
+        ? [begun, { ...whole, title: rest.title, minutes: spread(rest.minutes), asTold: true as const }]
+        : [operation],
     ),
     links: [...procedure.links.flatMap(link => (link.after === stepId ? into(link, firstId) : [link])), own],
   }

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { TestLog } from '../../../../tests/support/job-log'
 import { link, operation, smallPack } from '../../../../tests/support/small-pack'
+import { expandPack } from '../../../packs/expand-pack'
 import { operationOrder } from '../../../sequence/move-step'
+import { planJob } from '../../../sequence/plan-job'
+import { switchAsked } from '../../views/plan-asked'
 import { admit, lastUndoable } from '../..'
 import type { EventPayloads } from '../..'
 import type { AddedStep } from './added-step'
@@ -52,6 +55,26 @@ const adding = (change: Partial<AddedStep> = {}): EventPayloads['step-added'] =>
 const orderOf = (log: TestLog) => operationOrder(log.state.plan!)
 
 describe('a step that the layout does not hold', () => {
+  it('stays done when another way is chosen, which is planned without it', () => {
+    const log = TestLog.open(pack()).done('cover-off').add('step-added', adding()).done('own-1')
+    const procedure = expandPack(pack())
+    const { circumstances, clock, setting, request } = switchAsked(log.state, procedure, log.state.circumstances, {
+      at: '2026-03-02T10:00:00.000Z',
+      utcOffsetMinutes: 0,
+    })
+    const plan = planJob(procedure, setting, request)
+    expect(plan.order).not.toContain('own-1')
+    log.add('options-switched', { procedure, plan, circumstances, clock })
+    expect(orderOf(log).filter(id => !log.state.done[id])).toEqual([
+      'part-off',
+      'part-off.refit',
+      'own-1.refit',
+      'cover-off.refit',
+      'drive',
+    ])
+    expect(log.state.plan!.steps.map(step => step.id)).toContain('own-1')
+    expect(log.all().state.ledger).toEqual({})
+  })
   it('stands directly before what it is in the way of, and goes back after what was behind it', () => {
     const log = TestLog.open(pack())
     const before = log.state.plan!.totals

@@ -2,8 +2,9 @@ import { postEvents } from '../../../../contracts/events'
 import { appendEvents } from '../../../jobs/append'
 import type { IncomingEvent } from '../../../jobs/append'
 
-export default defineRoute(async event => {
+export default defineRoute('signed-in', async event => {
   const id = idParam(event)
   const { events, sentAt } = await readChecked(event, postEvents)
-  return appendEvents(useDatabase().db, sessionGarage(), id, events as IncomingEvent[], sentAt)
+  const { garageId, hands } = await askerOf(event)
+  return appendEvents(useDatabase().db, garageId, id, events as IncomingEvent[], sentAt, hands)
 })

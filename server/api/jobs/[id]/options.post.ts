@@ -1,7 +1,7 @@
 import { switchOptions } from '../../../../contracts/jobs'
 import { switchJobOptions } from '../../../jobs/switch-options'
 
-export default defineRoute(async event => {
+export default defineRoute('work', async event => {
   const id = idParam(event)
-  return switchJobOptions(useDatabase().db, sessionGarage(), useShelf(), id, await readChecked(event, switchOptions))
+  return switchJobOptions(useDatabase().db, garageOf(event), useShelf(), id, await readChecked(event, switchOptions))
 })

@@ -1,3 +1,5 @@
 import { jobQuotes } from '../../../orders'
 
-export default defineRoute(event => jobQuotes(useDatabase().db, sessionGarage(), idParam(event), askSupplier))
+export default defineRoute('see-money', event =>
+  jobQuotes(useDatabase().db, garageOf(event), idParam(event), askSupplier),
+)

@@ -1,9 +1,11 @@
+import { hideInEvent } from '../../../../core/rights/hide'
 import { Refused } from '../../../refused'
 
 /** The events of a job from a number on, and every later one as it is recorded. */
-export default defineRoute(async event => {
+export default defineRoute('see-jobs', async event => {
   const id = idParam(event)
-  const { jobs } = useStore(sessionGarage())
+  const { garageId, role } = await askerOf(event)
+  const { jobs } = useStore(garageId)
   const { last } = getQuery(event)
   const isGone = !(await jobs.find(id))
   if (isGone && last === undefined) throw new Refused(404, [{ path: 'id', reason: 'There is no such job.' }])
@@ -20,7 +22,7 @@ export default defineRoute(async event => {
     sending = sending
       .then(async () => {
         for (const entry of await jobs.events(id, sent)) {
-          await stream.push({ id: String(entry.seq), data: JSON.stringify(entry) })
+          await stream.push({ id: String(entry.seq), data: JSON.stringify(hideInEvent(role, entry)) })
           sent = entry.seq!
         }
         // What could not be read now is read the next time that somebody looks.

@@ -1,9 +1,9 @@
 import { packCopy } from '../../../../contracts/jobs'
 import { copyPack } from '../../../garage-packs'
 
-export default defineRoute(async event => {
+export default defineRoute('teach', async event => {
   const { personId } = await readChecked(event, packCopy)
-  const copy = await copyPack(useStore(sessionGarage()), useShelf(), getRouterParam(event, 'id')!, personId)
+  const copy = await copyPack(useStore(garageOf(event)), useShelf(), getRouterParam(event, 'id')!, personId)
   setResponseStatus(event, 201)
   return copy
 })

@@ -5,10 +5,10 @@ import { Refused } from '../../../refused'
 const request = z.strictObject({ from: uuid, group: z.string().min(1).max(120), personId: uuid })
 
 /** Takes a figure over from another car of the same model, with its source. */
-export default defineRoute(async event => {
+export default defineRoute('work', async event => {
   const id = idParam(event)
   const { from, group, personId } = await readChecked(event, request)
-  const store = useStore(sessionGarage())
+  const store = useStore(garageOf(event))
   const vehicle = await store.vehicles.find(id)
   if (!vehicle) throw new Refused(404, [{ path: 'id', reason: 'There is no such vehicle in this garage.' }])
   if (!(await store.garage.people()).some(person => person.id === personId))

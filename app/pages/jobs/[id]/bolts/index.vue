@@ -2,10 +2,17 @@
 const { state, next, path } = useJob()
 /** The run that is next in work, else the first board that is drawn, else the first of all. */
 const first = computed(() => {
-  const { operations = [], groups = [] } = state.value.procedure ?? {}
+  const { operations = [], groups = [], bodies = [] } = state.value.procedure ?? {}
   const run = operations.find(operation => operation.id === next.value?.id && operation.activity?.kind === 'tighten')
   const group = groups.find(entry => entry.board) ?? groups[0]
-  return run ? path(`bolts/run/${run.id}`) : group ? path(`bolts/${group.id}`) : null
+  const [body] = bodies
+  return run
+    ? path(`bolts/run/${run.id}`)
+    : body
+      ? path(`bolts/pieces/${body.id}`)
+      : group
+        ? path(`bolts/${group.id}`)
+        : null
 })
 if (first.value) void useRouter().replace(first.value)
 </script>

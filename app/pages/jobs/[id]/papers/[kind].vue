@@ -2,6 +2,8 @@
 import type { PaperDoc } from '../../../../../core/formats'
 import { issuesOf } from '../../../../words/reason-of'
 
+definePageMeta({ wants: 'see-money' })
+
 /** A paper as a page that prints. */
 const t = useTerms()
 const { store, state, path } = useJob()

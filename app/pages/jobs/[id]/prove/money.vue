@@ -1,3 +1,7 @@
+<script setup lang="ts">
+definePageMeta({ wants: 'see-money' })
+</script>
+
 <template>
   <AgainstEstimate />
 </template>

@@ -1,4 +1,6 @@
 import { checkOrders } from '../../../../orders'
 
 /** Asks the supplier after the open orders of this job. */
-export default defineRoute(event => checkOrders(useDatabase().db, sessionGarage(), idParam(event), askSupplier))
+export default defineRoute('order', event =>
+  checkOrders(useDatabase().db, garageOf(event), idParam(event), askSupplier),
+)

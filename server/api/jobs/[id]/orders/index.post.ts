@@ -1,6 +1,6 @@
 import { newOrder } from '../../../../../contracts/supplier'
 import { orderPart } from '../../../../orders'
 
-export default defineRoute(async event =>
-  orderPart(useDatabase().db, sessionGarage(), idParam(event), await readChecked(event, newOrder), askSupplier),
+export default defineRoute('order', async event =>
+  orderPart(useDatabase().db, garageOf(event), idParam(event), await readChecked(event, newOrder), askSupplier),
 )

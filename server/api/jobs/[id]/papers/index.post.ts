@@ -1,10 +1,10 @@
 import { newPaper } from '../../../../../contracts/papers'
 import { issuePaper } from '../../../../papers/issue'
 
-export default defineRoute(async event => {
+export default defineRoute('charge', async event => {
   const issued = await issuePaper(
     useDatabase().db,
-    sessionGarage(),
+    garageOf(event),
     useShelf(),
     idParam(event),
     await readChecked(event, newPaper),

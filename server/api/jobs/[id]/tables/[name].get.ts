@@ -6,10 +6,10 @@ import { readerOf } from '../../../../reader'
 import { Refused } from '../../../../refused'
 
 /** Bolts, readings, parts or times of a job as CSV (RFC 4180). */
-export default defineRoute(async event => {
+export default defineRoute('see-money', async event => {
   const name = jobTables.find(each => each === getRouterParam(event, 'name'))
   if (!name) throw new Refused(404, [{ path: 'name', reason: `One of: ${jobTables.join(', ')}.` }])
-  const store = useStore(sessionGarage())
+  const store = useStore(garageOf(event))
   const state = await jobStateOf(store, idParam(event))
   const reader = readerOf(await store.garage.settings(), useShelf().terms)
   const { columns, rows } = jobTable(state, name, text => render(text, reader))

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-const { sheet } = useSheetAsked(entry => entry.row !== 'pedal')
+import { viewOf } from '../../../../../links/sheet-path'
+
+const { sheet } = useSheetAsked(entry => viewOf(entry) === 'bench')
 </script>
 
 <template>

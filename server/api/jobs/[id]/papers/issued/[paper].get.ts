@@ -3,8 +3,8 @@ import { jobStateOf } from '../../../../../job-state'
 import { Refused } from '../../../../../refused'
 
 /** A paper as it was issued, whatever has changed since: as JSON, or as PDF with `?as=pdf`. */
-export default defineRoute(async event => {
-  const state = await jobStateOf(useStore(sessionGarage()), idParam(event))
+export default defineRoute('see-money', async event => {
+  const state = await jobStateOf(useStore(garageOf(event)), idParam(event))
   const issued = state.issuedPapers.find(paper => paper.paperId === getRouterParam(event, 'paper'))
   if (!issued) throw new Refused(404, [{ path: 'paper', reason: 'No such paper was issued on this job.' }])
   if (getQuery(event).as !== 'pdf') return issued.paper

@@ -1,0 +1,1 @@
+ALTER TABLE "garage" ADD COLUMN "tool_terms" jsonb DEFAULT '{}'::jsonb NOT NULL;

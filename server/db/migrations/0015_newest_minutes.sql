@@ -1,0 +1,1 @@
+CREATE INDEX "worked_minutes_newest" ON "worked_minutes" USING btree ("garage_id","done_at");

@@ -1,0 +1,1 @@
+ALTER TABLE "garage" ADD COLUMN "later_percent" double precision DEFAULT 3 NOT NULL;

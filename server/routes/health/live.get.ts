@@ -1,0 +1,2 @@
+/** Whether the process answers at all, whatever becomes of the records. */
+export default defineRoute('anyone', () => ({ live: true }))

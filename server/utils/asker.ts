@@ -1,0 +1,1 @@
+export { askerOf, garageOf } from '../who/asker'

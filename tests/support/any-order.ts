@@ -1,0 +1,47 @@
+import type { packs } from '../../core'
+
+/** A random order that respects every link. */
+export function someOrder(procedure: packs.Procedure, pick: () => number): packs.Operation[] {
+  const missing = new Map(procedure.operations.map(operation => [operation.id, 0]))
+  const after = new Map<string, string[]>()
+  for (const link of procedure.links) {
+    missing.set(link.after, missing.get(link.after)! + 1)
+    after.set(link.before, [...(after.get(link.before) ?? []), link.after])
+  }
+  const byId = new Map(procedure.operations.map(operation => [operation.id, operation]))
+  const ready = procedure.operations.filter(operation => missing.get(operation.id) === 0)
+  const order: packs.Operation[] = []
+  while (ready.length > 0) {
+    const [next] = ready.splice(Math.floor(pick() * ready.length), 1)
+    order.push(next!)
+    for (const id of after.get(next!.id) ?? []) {
+      missing.set(id, missing.get(id)! - 1)
+      if (missing.get(id) === 0) ready.push(byId.get(id)!)
+    }
+  }
+  return order
+}
+
+/** What goes wrong when an order is worked off, in words; written without the planner and the job log. */
+export function whatGoesWrong(procedure: packs.Procedure, order: packs.Operation[]): string[] {
+  const wrong: string[] = []
+  const ledger = new Map<string, number>()
+  const facts = new Set(procedure.facts.filter(fact => fact.initially).map(fact => fact.id))
+  const stays = procedure.facts.filter(fact => fact.carStays)
+  if (order.length < procedure.operations.length) wrong.push('the order is not whole')
+  for (const operation of order) {
+    for (const need of operation.needs) if (!facts.has(need)) wrong.push(`${operation.id} lacks ${need}`)
+    for (const fact of stays)
+      if (facts.has(fact.id) && operation.car !== 'either' && operation.car !== fact.carStays)
+        wrong.push(`${operation.id} while ${fact.id}`)
+    for (const [item, count] of Object.entries(operation.takesOff)) ledger.set(item, (ledger.get(item) ?? 0) + count)
+    for (const [item, count] of Object.entries(operation.putsBack)) {
+      ledger.set(item, (ledger.get(item) ?? 0) - count)
+      if (ledger.get(item)! < 0) wrong.push(`${operation.id} puts back ${item} that is not off`)
+    }
+    for (const fact of operation.ends) facts.delete(fact)
+    for (const fact of operation.gives) facts.add(fact)
+  }
+  for (const [item, count] of ledger) if (count !== 0) wrong.push(`${count} ${item} left off`)
+  return wrong
+}
