@@ -2,6 +2,14 @@ import { defineConfig } from 'vitest/config'
 
 /** How long something may take is no question of these tests: a busy machine is several times slower than an idle one. */
 const LONG_MS = 900_000
+/** What every project shares. In CI what fails is tried once more, and told by name where it passes then: bin/count-results.mjs. */
+const shared = {
+  testTimeout: LONG_MS,
+  hookTimeout: LONG_MS,
+  retry: process.env.CI ? 1 : 0,
+  expect: { poll: { timeout: 60_000 } },
+}
+const drawnAlike = 'tests/support/drawn-alike.ts'
 
 export default defineConfig({
   test: {
@@ -19,7 +27,8 @@ export default defineConfig({
             'tests/drills/**/*.test.ts',
             'tests/sync/**/*.test.ts',
           ],
-          testTimeout: LONG_MS,
+          ...shared,
+          setupFiles: [drawnAlike],
           isolate: false,
         },
       },
@@ -27,18 +36,26 @@ export default defineConfig({
         test: {
           name: 'app',
           include: ['app/**/*.test.ts'],
-          testTimeout: LONG_MS,
-          setupFiles: ['tests/support/auto-imports.ts'],
+          ...shared,
+          setupFiles: ['tests/support/auto-imports.ts', drawnAlike],
         },
       },
-      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: LONG_MS, isolate: false } },
+      {
+        test: {
+          name: 'reference',
+          include: ['tests/reference/**/*.test.ts'],
+          ...shared,
+          setupFiles: [drawnAlike],
+          isolate: false,
+        },
+      },
       {
         test: {
           name: 'server',
           env: { ELDRIN_PATIENCE_SECONDS: '40' },
           include: ['server/**/*.test.ts', 'tests/server/**/*.test.ts'],
-          testTimeout: LONG_MS,
-          hookTimeout: LONG_MS,
+          ...shared,
+          setupFiles: [drawnAlike],
           isolate: false,
         },
       },

@@ -1,5 +1,4 @@
-import { Client } from 'pg'
-import { connectionTo } from './db/client'
+import { connectionTo, CutWhenSilent } from './db/client'
 import type { Database } from './db/client'
 import { atTheDoor } from './db/eyes'
 import { directUrl, writableUrl } from './db/hosts'
@@ -53,7 +52,7 @@ async function lineOf(db: Database) {
     const line = await db.$client.connect()
     return { query: line.query.bind(line), end: (isLost: boolean) => line.release(isLost) }
   }
-  const line = new Client(connectionTo(await writableUrl(directUrl())))
+  const line = new CutWhenSilent(connectionTo(await writableUrl(directUrl())))
   line.on('error', () => {})
   await line.connect()
   return { query: line.query.bind(line), end: () => void line.end().catch(() => {}) }

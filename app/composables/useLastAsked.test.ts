@@ -15,6 +15,7 @@ const counter = {
     setTimeout(() => said('too late'), 50)
     return 'answer'
   },
+  long: (value: number) => new Promise<number>(resolve => setTimeout(() => resolve(value), 1200)),
   slow: (value: number) => new Promise<number>(resolve => setTimeout(() => resolve(value), 200)),
 }
 
@@ -22,8 +23,11 @@ const counter = {
 class NearWorker {
   static ended = 0
   private readonly channel = new MessageChannel()
-  constructor() {
-    expose(counter, this.channel.port2)
+  constructor(begins = true) {
+    if (begins) {
+      expose(counter, this.channel.port2)
+      this.channel.port2.postMessage('begun')
+    }
     this.channel.port1.start()
   }
 
@@ -78,6 +82,34 @@ it('hears what is said on the way, and not what comes behind the answer', async 
   // On its own line, however late it comes.
   late[0]!('too late')
   expect(said).not.toContain('too late')
+})
+it('asks another where one never says a word, and gives it longer; the answer is the other’s', async () => {
+  let started = 0
+  const { ask, busy } = scope.run(() => useLastAsked<typeof counter>(() => new NearWorker(++started > 2).port, 250))!
+  expect(await ask(worker => worker.double(21))).toBe(42)
+  expect([started, NearWorker.ended, busy.value]).toEqual([3, 3, false])
+})
+it('lets one that has begun take its time', async () => {
+  let started = 0
+  const { ask } = scope.run(() => useLastAsked<typeof counter>(() => (started++, new NearWorker().port), 250))!
+  expect(await ask(worker => worker.long(7))).toBe(7)
+  expect(started).toBe(1)
+})
+it('throws what kills it, and what cannot be asked', async () => {
+  const { ask, busy } = scope.run(() =>
+    useLastAsked<typeof counter>(() => {
+      const { port } = new NearWorker(false)
+      setTimeout(() => port.dispatchEvent(new Event('error')), 10)
+      return port
+    }),
+  )!
+  await expect(ask(worker => worker.double(1))).rejects.toThrow('The worker could not be started.')
+  await expect(
+    ask(() => {
+      throw new RangeError('It cannot be posted.')
+    }),
+  ).rejects.toThrow('It cannot be posted.')
+  expect(busy.value).toBe(false)
 })
 it('ends its work when the view is left', () => {
   const { ask, busy } = asked()

@@ -75,6 +75,8 @@ export function usePlanEdits() {
     // A change made while the last one is still being planned, or kept, adds to it.
     wanted = { ...(progress.value ? wanted : store.ahead.circumstances), ...change }
     progress.value = { share: 0, minutes: state.value.plan!.totals.minutes }
+    // It ends the looking for a shorter one.
+    proving.value = null
     const { past, setting } = stands(wanted)
     try {
       const plan = await worker.ask((planner, heard) =>

@@ -1,6 +1,6 @@
-import { expose } from 'comlink'
 import { simulateBleed } from '../../core/hydraulics'
 import type { BleedLine, BleedPhysics, BleedReport } from '../../core/hydraulics'
+import { begin } from './begin'
 
 /** What a way comes to on a line. */
 export interface WayOutcome {
@@ -28,4 +28,4 @@ const bleeding = {
 }
 export type BleedingWorker = typeof bleeding
 
-expose(bleeding)
+begin(bleeding)

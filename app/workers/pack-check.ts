@@ -1,10 +1,10 @@
-import { expose } from 'comlink'
 import { readPack } from '../../contracts/read-pack'
 import type { PackProblem } from '../../contracts/read-pack'
 import type { PlanPreview } from '../../core/job'
 import { bayOf, expandPack } from '../../core/packs'
 import type { TermTable } from '../../core/packs'
 import { planJob } from '../../core/sequence'
+import { begin } from './begin'
 
 /** What was found in the text of a layout. */
 export interface PackFindings {
@@ -47,4 +47,4 @@ const packCheck = {
 }
 export type PackCheck = typeof packCheck
 
-expose(packCheck)
+begin(packCheck)

@@ -1,4 +1,4 @@
-import { expose, transfer } from 'comlink'
+import { transfer } from 'comlink'
 import { optionDifferences, planChoice, planWay, previewOf, reachOf } from '../../core/job'
 import type { Choosing, Difference, JobStand, PlanAsked, PlannedWay, PlanPreview, Reach } from '../../core/job'
 import type { Pack, Procedure } from '../../core/packs'
@@ -14,6 +14,7 @@ import type {
   ProofRequest,
   TimedStep,
 } from '../../core/sequence'
+import { begin } from './begin'
 
 /** What another choice would change. */
 export interface OptionDifference {
@@ -106,4 +107,4 @@ const planner = {
 }
 export type Planner = typeof planner
 
-expose(planner)
+begin(planner)

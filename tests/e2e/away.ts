@@ -6,6 +6,11 @@ import type { Stage } from './fixture'
 /** No signal: the page is there, the server is not. */
 export const away = (context: BrowserContext) => context.route('**/api/**', route => route.abort())
 export const back = (context: BrowserContext) => context.unroute('**/api/**')
+/** Closes a page without signal. What it was about to send is ended first: a request that is held when its page goes is let through. */
+export async function closeAway(page: Page) {
+  await page.goto('about:blank')
+  await page.close()
+}
 export const title = (page: Page) => page.getByTestId('step-title')
 export async function doOne(page: Page): Promise<string> {
   const before = await title(page).innerText()

@@ -100,6 +100,36 @@ test('the board answers whether one is left before the box is pulled', async ({ 
   ])
 })
 
+test('a press counts where the thumb went down, although the page moved before it came up; a drag is none', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
+  await view(page, stage, jobId, 'work')
+  const sheet = page.locator('#sheet')
+  const all = page.getByRole('button', { name: 'All 3 out and good' })
+  const thumbDown = async () => {
+    const { x, y, width, height } = (await all.boundingBox())!
+    await page.mouse.move(x + width / 2, y + height / 2)
+    await page.mouse.down()
+    return { x: x + width / 2, y: y + height / 2 }
+  }
+  const { x, y } = await thumbDown()
+  await page.mouse.move(x, y + 90, { steps: 4 })
+  await page.mouse.up()
+  await expect(page.getByText('On the board: 0 of 3 out')).toBeVisible()
+  await thumbDown()
+  await sheet.evaluate(element => {
+    element.style.paddingTop = '150px'
+  })
+  await page.mouse.up()
+  await expect(page.getByText('On the board: 3 of 3 out')).toBeVisible()
+  await settled(page)
+  expect((await stage.events(jobId)).filter(({ type }) => type === 'bolts-out').at(-1)!.payload).toMatchObject({
+    condition: 'good',
+  })
+})
+
 test('a bolt that the board still counts holds the box', async ({ page, stage }) => {
   const jobId = await jobUpTo(stage, 'pull-box', {}, mechanic =>
     mechanic.write('bolt-placed', { group: 'bell-bolts', boltId: 'twelve', xMm: 0, yMm: 186 }),

@@ -3,7 +3,7 @@ import { DemoMechanic } from '../../server/demo/play'
 import { appendEvents } from '../../server/jobs/append'
 import { clockAhead } from '../support/page-clock'
 import { garageId, personId } from '../support/requests'
-import { atWork, away, back, doOne, note } from './away'
+import { atWork, away, back, closeAway, doOne, note } from './away'
 import { settled, test, view } from './fixture'
 
 test('what is done without signal is on the device: it is there after the page was closed, in every tab, and reaches the log', async ({
@@ -34,7 +34,7 @@ test('what is done without signal is on the device: it is there after the page w
   const tab = await context.newPage()
   await view(tab, stage, jobId, 'work')
   await expect(tab.getByTestId('waits')).toContainText('2 waiting')
-  await page.close()
+  await closeAway(page)
   await note(tab, 'in the other tab')
   await expect(tab.getByTestId('waits')).toContainText('3 waiting')
   await tab.reload()

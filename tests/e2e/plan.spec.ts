@@ -184,7 +184,9 @@ test('an illegal drag is refused with its sentence; a legal one is kept through 
   expect(moved.circumstances.pins).toEqual([{ stepId, after: behind }])
   await expect(page.getByTestId(`row-${stepId}`)).toContainText('pinned')
 
+  const known = (await stage.events(jobId)).length
   await page.getByRole('button', { name: 'Work the order out again' }).click()
+  await expect.poll(async () => (await stage.events(jobId)).length).toBe(known + 1)
   await expect(page.getByRole('button', { name: 'Work the order out again' })).toBeVisible()
   await settled(page)
   const again = await stage.state(jobId)

@@ -35,7 +35,10 @@ export async function takeIn(page: Page, stage: Stage, packId: string, symptom: 
       )
   // The pedal is asked about until the layout has none.
   await expect(page.getByText('Pumped 15 to 20 times')).toBeVisible()
-  await page.getByRole('radio', { name: pack.title.replace(/\{.*?\}/g, ''), exact: false }).click()
+  await page
+    .getByRole('radiogroup', { name: 'Layout' })
+    .getByRole('radio', { name: pack.title.replace(/\{.*?\}/g, ''), exact: false })
+    .click()
   await expect(page.getByText('Pumped 15 to 20 times')).toHaveCount(0)
   await page.getByRole('button', { name: symptom }).click()
   await expect(page.getByRole('heading', { name: 'What it may be' })).toBeVisible()

@@ -10,10 +10,6 @@ const emit = defineEmits<{ keep: [entry: Entry | null] }>()
 const t = useTerms()
 const units = useUnits()
 const shown = computed(() => (props.entry ? shownEntry(props.entry, props.field.unit, units.preference.value) : ''))
-const typed = ref(shown.value)
-watch(shown, text => {
-  typed.value = text
-})
 const mark = computed(() => (props.entry ? checkEntry(props.field, props.entry) : null))
 const unit = computed(() => unitTyped(props.field.unit, units.preference.value))
 const read = computed(() => {
@@ -30,8 +26,8 @@ const guide = computed(() =>
       : `${props.field.guide} ${props.field.unit}`.trim(),
 )
 
-function keep() {
-  const text = typed.value.trim()
+function keep(event: Event) {
+  const text = (event.target as HTMLInputElement).value.trim()
   if (text === shown.value) return
   emit('keep', text === '' ? null : readEntry(text, props.field.unit, units.preference.value))
 }
@@ -42,7 +38,7 @@ function keep() {
     <FieldHead :field="field" :unit="unit" :field-id="name" />
     <input
       :id="name"
-      v-model="typed"
+      v-typed="shown"
       class="figure mt-1 text-xl"
       :class="mark ? 'border-danger!' : ''"
       inputmode="decimal"

@@ -7,12 +7,18 @@ const emit = defineEmits<{ ask: []; chance: [chance: number] }>()
 const t = useTerms()
 const { money } = useMoney()
 const percent = ref(Math.round(props.line.chance * 100))
+/** A thumb is on it. */
+const isHeld = ref(false)
 watch(
   () => props.line.chance,
   chance => {
-    percent.value = Math.round(chance * 100)
+    if (!isHeld.value) percent.value = Math.round(chance * 100)
   },
 )
+function say() {
+  isHeld.value = false
+  emit('chance', percent.value / 100)
+}
 /** It is closed again, and nothing found it bad: there is nothing to weigh any more. */
 const isOver = computed(() => props.line.barred !== null && !props.line.planned && props.line.foundBy.length === 0)
 const says = computed(() => {
@@ -61,7 +67,8 @@ const payFrom = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
         class="min-h-11 border-0! p-0! accent-action"
         :aria-label="`How sure ${t(line.part.name)} fails, in 100`"
         :aria-valuetext="`${percent} in 100`"
-        @change="emit('chance', percent / 100)"
+        @input="isHeld = true"
+        @change="say"
       /><span class="figure w-14 shrink-0 text-right">{{ percent }}&nbsp;%</span>
     </p>
     <p v-if="!isOver" class="text-right max-md:order-last">

@@ -136,7 +136,7 @@ const rounded = (value: number | null, key: string) =>
           :id="`weigh-${field.key}`"
           class="figure mt-1 px-2!"
           inputmode="decimal"
-          :value="rounded(field.value, field.key)"
+          v-typed="rounded(field.value, field.key)"
           @change="change(field.key, ($event.target as HTMLInputElement).value)"
         />
       </div>

@@ -106,7 +106,7 @@ const textOf = (id: string) => {
         <input
           :id="idOf(field)"
           class="mt-1"
-          :value="textOf(field.id)"
+          v-typed="textOf(field.id)"
           autocomplete="off"
           @change="
             event => {

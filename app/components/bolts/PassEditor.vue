@@ -59,7 +59,7 @@ function addPart() {
             <input
               class="figure w-28!"
               inputmode="decimal"
-              :value="units.torque(pass.torqueNm!).main.text"
+              v-typed="units.torque(pass.torqueNm!).main.text"
               :aria-label="`Setting of pass ${index + 1}`"
               :aria-invalid="!!problems[index]"
               @change="set(index, ($event.target as HTMLInputElement).value)"

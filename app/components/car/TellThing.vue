@@ -63,7 +63,7 @@ function from(text: string) {
           v-bind="control"
           class="figure mt-1 w-24!"
           inputmode="numeric"
-          :value="told!.missing"
+          v-typed="told!.missing"
           @change="howMany(($event.target as HTMLInputElement).value)"
       /></Field>
       <Field v-if="count > 1" v-slot="{ control }" :id="`unseen-${item.id}`" :label="`Not seen, of ${count}`"
@@ -71,7 +71,7 @@ function from(text: string) {
           v-bind="control"
           class="figure mt-1 w-24!"
           inputmode="numeric"
-          :value="told!.unknown"
+          v-typed="told!.unknown"
           @change="unseen(($event.target as HTMLInputElement).value)"
       /></Field>
       <Field v-if="told!.missing > 0" v-slot="{ control }" :id="`until-${item.id}`" label="There from, if known"
@@ -79,7 +79,7 @@ function from(text: string) {
           v-bind="control"
           type="datetime-local"
           class="figure mt-1 w-56!"
-          :value="told!.until ? localField(new Date(told!.until)) : ''"
+          v-typed="told!.until ? localField(new Date(told!.until)) : ''"
           @change="from(($event.target as HTMLInputElement).value)"
       /></Field>
     </div>

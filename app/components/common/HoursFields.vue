@@ -24,7 +24,7 @@ const minuteIn = (event: Event) => minuteOfDay((event.target as HTMLInputElement
         v-bind="control"
         type="time"
         class="figure mt-1"
-        :value="clockText(model.fromMinute)"
+        v-typed="clockText(model.fromMinute)"
         @change="event => change({ fromMinute: minuteIn(event) })"
     /></Field>
     <Field v-slot="{ control }" :id="`${props.name}-to`" label="to"
@@ -32,7 +32,7 @@ const minuteIn = (event: Event) => minuteOfDay((event.target as HTMLInputElement
         v-bind="control"
         type="time"
         class="figure mt-1"
-        :value="clockText(model.toMinute)"
+        v-typed="clockText(model.toMinute)"
         @change="event => change({ toMinute: minuteIn(event) })"
     /></Field>
     <div class="flex flex-wrap gap-1" role="group" aria-label="Days worked">

@@ -129,7 +129,7 @@ const saved = computed(() => {
           class="figure mt-1 px-2!"
           inputmode="decimal"
           autocomplete="off"
-          :value="terms[field.key] ?? ''"
+          v-typed="terms[field.key] ?? ''"
           @change="change(field.key, ($event.target as HTMLInputElement).value)"
         />
       </div>

@@ -88,7 +88,7 @@ function changeHelper(end: 'from' | 'to', text: string) {
               v-bind="control"
               type="datetime-local"
               class="figure mt-1"
-              :value="localField(new Date(circumstances.helper.from))"
+              v-typed="localField(new Date(circumstances.helper.from))"
               @change="changeHelper('from', ($event.target as HTMLInputElement).value)"
           /></Field>
           <Field v-slot="{ control }" id="helper-to" label="leaves"
@@ -96,7 +96,7 @@ function changeHelper(end: 'from' | 'to', text: string) {
               v-bind="control"
               type="datetime-local"
               class="figure mt-1"
-              :value="localField(new Date(circumstances.helper.to))"
+              v-typed="localField(new Date(circumstances.helper.to))"
               @change="changeHelper('to', ($event.target as HTMLInputElement).value)"
           /></Field>
           <button class="button" @click="emit('change', { helper: null })">Nobody comes</button>

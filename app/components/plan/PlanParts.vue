@@ -64,7 +64,7 @@ function arrives(partId: string, at: Date) {
               v-bind="control"
               type="datetime-local"
               class="figure w-56!"
-              :value="localField(new Date(arrival.at))"
+              v-typed="localField(new Date(arrival.at))"
               @change="arrives(part.id, new Date(($event.target as HTMLInputElement).value))"
           /></Field>
           <button class="button" @click="here(part.id)">It is here</button>

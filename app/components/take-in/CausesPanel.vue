@@ -8,6 +8,14 @@ import type { Pack } from '../../../core/packs'
 const props = defineProps<{ symptoms: string[]; result: PumpResult; pack: Pack | null }>()
 const outcomes = defineModel<Findings>('outcomes', { required: true })
 const tableId = defineModel<string>('table', { required: true })
+/** While another layout is on its way, what the one before said stays. */
+const layout = shallowRef(props.pack)
+watch(
+  () => props.pack,
+  pack => {
+    if (pack) layout.value = pack
+  },
+)
 const { table, tables, answer, problem, load, cases, ownCounts, findings, ranks, before, worth, boxOut } = useCauses(
   tableId,
   found =>
@@ -19,8 +27,9 @@ const { table, tables, answer, problem, load, cases, ownCounts, findings, ranks,
       },
       found,
     ),
-  id => props.pack?.modules.some(module => module.operations.some(operation => operation.id === id)) ?? true,
-  () => props.pack?.causes,
+  id => layout.value?.modules.some(module => module.operations.some(operation => operation.id === id)) ?? true,
+  // Of which layout is not known yet.
+  () => (layout.value ? layout.value.causes : []),
 )
 const t = useTerms()
 watch(tableId, () => {

@@ -16,6 +16,13 @@ const conditions: BoltCondition[] = ['good', 'corroded', 'stretched']
 const take = (board: BoltBoard, bolts: BoardBolt[], condition: BoltCondition) =>
   store.write('bolts-out', { group: board.group, boltIds: bolts.map(bolt => bolt.id), condition })
 const number = (board: BoltBoard, bolt: BoardBolt) => board.bolts.indexOf(bolt) + 1
+const isLeft = (bolt: BoardBolt) => !isOut(bolt) || bolt.condition === null
+/** Those that are left, whatever is still on its way to the disk. */
+function takeRest(group: string) {
+  const found = boltsOffWith(store.ahead, props.step.id).find(entry => entry.board.group === group)
+  const left = found?.bolts.filter(isLeft) ?? []
+  if (left.length > 0) take(found!.board, left, 'good')
+}
 const ask = ref<BoardBolt | null>(null)
 function takeAsked(board: BoltBoard, condition: BoltCondition) {
   take(board, [ask.value!], condition)
@@ -68,17 +75,7 @@ function takeAsked(board: BoltBoard, condition: BoltCondition) {
           </button>
         </div>
       </div>
-      <button
-        v-if="bolts.some(bolt => !isOut(bolt) || bolt.condition === null)"
-        class="button mt-2"
-        @click="
-          take(
-            board,
-            bolts.filter(bolt => !isOut(bolt) || bolt.condition === null),
-            'good',
-          )
-        "
-      >
+      <button v-if="bolts.some(isLeft)" class="button mt-2" @click="takeRest(board.group)">
         {{ bolts.every(bolt => !isOut(bolt)) ? `All ${bolts.length}` : 'The rest' }} out and good
       </button>
     </div>
