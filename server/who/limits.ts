@@ -19,6 +19,7 @@ function limiter({ name, points, seconds }: Limit): RateLimiterPostgres {
   if (known) return known
   const made = new RateLimiterPostgres({
     storeClient: useDatabase().pool,
+    storeType: 'pool',
     tableName: 'rate_limit',
     tableCreated: true,
     keyPrefix: name,

@@ -2,7 +2,11 @@ import { expect } from '@playwright/test'
 import type { Page } from '@playwright/test'
 import { minutesText } from '../../app/words/durations'
 import { minutesLeft } from '../../core/job'
+import { DemoMechanic } from '../../server/demo/play'
+import { demoPeople } from '../../server/demo/garage'
+import { appendEvents } from '../../server/jobs/append'
 import { startGauge } from '../../stand-ins/gauge/server'
+import { garageId } from '../support/requests'
 import { WebSocket } from 'ws'
 import { jobUpTo, settled, test, view } from './fixture'
 import type { Stage } from './fixture'
@@ -203,6 +207,12 @@ test('while it is open: sure or not, the advice turns; an offer is taken, a part
   await fails.press('Tab')
   await expect(page.getByRole('alert').filter({ hasText: '100 at most.' })).toBeVisible()
   await fails.fill('60')
+  // What somebody else says meanwhile takes nothing of it away.
+  const office = new DemoMechanic(await stage.events(jobId), demoPeople[1]!.id, Date.now())
+  const plug = { partId: 'cam-plug', partCost: 9, minutesNow: 6, minutesLater: 300, chance: 0.37, comebackCost: 0 }
+  await appendEvents(stage.database.db, garageId, jobId, office.write('renewal-weighed', plug).events)
+  await expect(page.getByTestId('reach-cam-plug')).toContainText('37')
+  await expect(fails).toHaveValue('60')
   await fails.press('Tab')
   await expect(seal).toContainText('Leave')
   await fails.fill('2')

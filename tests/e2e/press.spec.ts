@@ -1,0 +1,87 @@
+import { expect } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { jobUpTo, test, view } from './fixture'
+
+declare global {
+  interface Window {
+    /** The buttons that were clicked, by their numbers, and how many clicks the browser gave to what holds both places. */
+    pressed: { buttons: number[]; elsewhere: number }
+  }
+}
+
+/** Numbers every button that acts, and has a click counted in place of doing what it does. @returns how many there are */
+const numberButtons = (page: Page) =>
+  page.evaluate(() => {
+    window.pressed = { buttons: [], elsewhere: 0 }
+    const buttons = [...document.querySelectorAll<HTMLButtonElement>('button:enabled:not([aria-haspopup])')].filter(
+      button => button.checkVisibility({ visibilityProperty: true }) && !button.closest('.sr-only'),
+    )
+    for (const [index, button] of buttons.entries()) button.dataset.number = String(index)
+    window.addEventListener(
+      'click',
+      event => {
+        const button = (event.target as Element).closest<HTMLElement>('[data-number]')
+        if (!button) {
+          window.pressed.elsewhere++
+          return
+        }
+        window.pressed.buttons.push(Number(button.dataset.number))
+        event.stopImmediatePropagation()
+        event.preventDefault()
+      },
+      true,
+    )
+    return buttons.length
+  })
+
+/** Goes down on a button; the page moves by more than its height before the thumb comes up. */
+async function pressWhileMoving(page: Page, index: number) {
+  const at = await page.evaluate(number => {
+    const button = document.querySelector(`[data-number="${number}"]`)!
+    button.scrollIntoView({ block: 'center', behavior: 'instant' })
+    const { x, y, width, height } = button.getBoundingClientRect()
+    const place = { x: x + width / 2, y: y + height / 2 }
+    return button.contains(document.elementFromPoint(place.x, place.y)) ? place : null
+  }, index)
+  // It is below something else: nobody presses it there.
+  if (!at) return false
+  await page.mouse.move(at.x, at.y)
+  await page.mouse.down()
+  await page.evaluate(() => {
+    document.body.style.translate = '0 130px'
+  })
+  await page.mouse.up()
+  await page.evaluate(() => {
+    document.body.style.translate = ''
+  })
+  return true
+}
+
+test('every button that acts is pressed where the thumb went down, though the page moved before it came up', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await jobUpTo(stage, 'lowest-bell-bolts')
+  for (const path of [
+    'work',
+    'plan',
+    'car',
+    'car/refit',
+    'bolts/bell-bolts',
+    'bench/flywheel',
+    'bench/open',
+    'pedal',
+    'prove',
+    'prove/money',
+    'handover',
+  ]) {
+    await view(page, stage, jobId, path)
+    const count = await numberButtons(page)
+    const asked: number[] = []
+    for (let index = 0; index < count; index++) if (await pressWhileMoving(page, index)) asked.push(index)
+    const { buttons, elsewhere } = await page.evaluate(() => window.pressed)
+    expect(buttons, path).toEqual(asked)
+    // Without a hand that helps, these presses would have gone nowhere.
+    expect(elsewhere, path).toBeGreaterThan(0)
+  }
+})
