@@ -1,9 +1,7 @@
+import { STOP_MS } from '../how-long'
 import { setDraining } from '../seen/draining'
 import { stopJobNews } from '../utils/job-feed'
 import { closeStreams } from '../utils/live-stream'
-
-/** Nobody waits longer for a server that was told to stop; posts are done long before. */
-const STOP_MS = 5_000
 
 /** So long it is asked on after it has said that it goes, so that whoever stands in front sends nobody more; then it takes `SIGUSR2` for the end. */
 const DRAIN_MS = Number(process.env.ELDRIN_DRAIN_MS ?? 0)

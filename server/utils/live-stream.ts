@@ -1,14 +1,13 @@
 import type { ServerResponse } from 'node:http'
 import { createEventStream } from 'h3'
 import type { EventStreamMessage, H3Event } from 'h3'
+import { STILL_IN_MS } from '../how-long'
 import type { JobNews } from '../jobs/news'
 import { streams } from '../seen/measures'
 import { garageOf, stillIn } from '../who/asker'
 import { onJobNews } from './job-feed'
 
 const HEARTBEAT_MS = 20_000
-/** A device that was ended hears nothing more within this and what a process believes of it. */
-const STILL_IN_MS = 4_000
 
 const open = new Set<() => Promise<void>>()
 

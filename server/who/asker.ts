@@ -4,6 +4,7 @@ import { may } from '../../core/people/roles'
 import type { Permission, Role } from '../../core/people/roles'
 import { deviceOfToken, handsOf } from '../db/queries/who'
 import { DEMO_GARAGE_ID, demoPeople } from '../demo/garage'
+import { BELIEVED_MS } from '../how-long'
 import { Refused } from '../refused'
 import { useDatabase } from '../utils/database'
 import { DEVICE_COOKIE } from './device-cookie'
@@ -23,9 +24,6 @@ export interface Asker {
   /** Whose acts this device may send; `null` lets anybody’s of the garage through, as in the demo. */
   hands: Hands | null
 }
-
-/** So long a process believes what it last heard of a device; an ended one is out within it everywhere. */
-const BELIEVED_MS = 4_000
 
 const believed = new Map<string, { asker: Promise<Asker | null>; until: number }>()
 

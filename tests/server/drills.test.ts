@@ -23,7 +23,7 @@ describe('the database goes away', () => {
     const drill = await databaseDrill(database, { fault, awayMs, afterMs: 4_000 })
     expect(drill).toMatchObject({ lost: 0, doubled: 0, stale: 0 })
     // How many get through, and how soon, is for `npm run drill:database` to tell.
-    expect(drill.acknowledged).toBeGreaterThan(0)
+    expect(drill.acknowledged).toBeGreaterThan(6)
     expect(drill.requestsAfter).toBeGreaterThan(0)
     expect(drill.goodPercent).toBeGreaterThan(0)
   })
@@ -32,7 +32,7 @@ describe('the database goes away', () => {
 it('the server is killed under posting: nothing it said yes to is lost or doubled, and every stream hears all', async () => {
   const drill = await killDrill(database, { kills: 4, seeded: seededRandom(4) })
   expect(drill).toMatchObject({ kills: 4, lost: 0, doubled: 0, stale: 0 })
-  expect(drill.acknowledged).toBeGreaterThan(0)
+  expect(drill.acknowledged).toBeGreaterThanOrEqual(4)
 })
 
 it('the machine with the records is lost: its standby goes on, and nothing said yes to is lost', async () => {
@@ -44,5 +44,5 @@ it('the machine with the records is lost: its standby goes on, and nothing said 
 it('records that were destroyed are back from their backups, to the end and to a moment', async () => {
   const drill = await restoreDrill({ devices: 2, runMs: 1_500 })
   expect(drill).toMatchObject({ lost: 0, doubled: 0, lostAtMoment: 0, laterAtMoment: 0, replayed: true })
-  expect(drill.acknowledged).toBeGreaterThan(0)
+  expect(drill.acknowledged).toBeGreaterThan(2)
 })
