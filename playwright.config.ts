@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test'
 import { chromiumPath, quietArgs } from './tests/support/chromium'
+import { onFixedClock } from './tests/support/on-fixed-clock'
+
+onFixedClock()
 
 export default defineConfig({
   testDir: 'tests/e2e',

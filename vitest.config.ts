@@ -1,4 +1,7 @@
 import { defineConfig } from 'vitest/config'
+import { onFixedClock } from './tests/support/on-fixed-clock'
+
+onFixedClock()
 
 /** How long something may take is no question of these tests: a busy machine is several times slower than an idle one. */
 const LONG_MS = 900_000
@@ -9,6 +12,8 @@ const shared = {
   retry: process.env.CI ? 1 : 0,
   expect: { poll: { timeout: 60_000 } },
 }
+/** What is judged there is the process's own, so that no other file may have been in it. */
+const JUDGES_ITS_PROCESS = ['tests/reference/poison.test.ts']
 const drawnAlike = 'tests/support/drawn-alike.ts'
 
 export default defineConfig({
@@ -44,9 +49,18 @@ export default defineConfig({
         test: {
           name: 'reference',
           include: ['tests/reference/**/*.test.ts'],
+          exclude: JUDGES_ITS_PROCESS,
           ...shared,
           setupFiles: [drawnAlike],
           isolate: false,
+        },
+      },
+      {
+        test: {
+          name: 'alone',
+          include: JUDGES_ITS_PROCESS,
+          ...shared,
+          setupFiles: [drawnAlike],
         },
       },
       {

@@ -3,7 +3,6 @@ import { openTabs } from './tabs'
 import type { TabNews } from './tabs'
 
 afterEach(() => vi.unstubAllGlobals())
-const soon = () => new Promise(resolve => setTimeout(resolve, 30))
 
 /** Locks as browsers have them: one holds, the next gets it when that one is gone. */
 function lockedNavigator() {
@@ -35,8 +34,7 @@ it('one tab sends, the next takes over when it is gone, and each hears of the ot
   const second = openTabs<string>(news => heard.push(news), taken)
   expect([first.isSender(), second.isSender()]).toEqual([true, false])
   first.tell({ jobId: 'j' })
-  await soon()
-  expect(heard).toEqual([{ jobId: 'j' }])
+  await expect.poll(() => heard).toEqual([{ jobId: 'j' }])
   browser.holderGone()
   expect([second.isSender(), taken.mock.calls.length]).toEqual([true, 1])
   first.close()

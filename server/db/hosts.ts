@@ -44,8 +44,8 @@ export function lookAgain(addresses: string): void {
 }
 
 async function find(addresses: string): Promise<void> {
-  const until = Date.now() + LOOKS_FOR_MS
-  while (Date.now() < until) {
+  const until = performance.now() + LOOKS_FOR_MS
+  while (performance.now() < until) {
     const found = await Promise.any(hostsOf(addresses).map(wantWritable)).catch(() => null)
     if (found) return void writable.set(addresses, found)
     await pausing(PAUSE_MS)

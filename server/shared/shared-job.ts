@@ -37,7 +37,7 @@ export async function sharedJob(event: H3Event): Promise<SharedJob> {
 }
 
 function believedJob(tokenHash: string): Promise<SharedJob | null> {
-  const now = Date.now()
+  const now = performance.now()
   const known = believed.get(tokenHash)
   if (known && known.until > now) return known.job
   if (believed.size >= MOST_KEPT) believed.clear()

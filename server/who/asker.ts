@@ -81,7 +81,7 @@ export function forgetBelieved(): void {
 
 function believedOf(token: string): Promise<Asker | null> {
   const hash = hashOf(token)
-  const now = Date.now()
+  const now = performance.now()
   const there = believed.get(hash)
   if (there && there.until > now) return there.asker
   const asker = lookUp(hash)

@@ -4,10 +4,9 @@ import { and, eq, isNotNull } from 'drizzle-orm'
 import { openDatabase } from '../db/client'
 import { atTheDoor, seenBy } from '../db/eyes'
 import { forGarage } from '../db/for-garage'
+import { daysFromNow } from '../db/from-now'
 import { garage, person } from '../db/schema'
 import { hashOf, newToken } from './secrets'
-
-const DAY_MS = 86_400_000
 
 const { values } = parseArgs({
   options: {
@@ -50,7 +49,7 @@ async function invite(): Promise<void> {
     kind: there ? 'join' : 'first',
     role: 'owner',
     name: 'Owner',
-    expiresAt: new Date(Date.now() + DAY_MS),
+    expiresAt: daysFromNow(1),
   })
   console.log(`Open this once, within a day, to become an owner: ${values.address}/join/${token}`)
 }

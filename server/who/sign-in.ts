@@ -1,12 +1,11 @@
 import type { H3Event } from 'h3'
 import { inGarage } from '../db/eyes'
 import { forGarage } from '../db/for-garage'
+import { daysFromNow } from '../db/from-now'
 import { SIGNED_IN_DAYS } from '../db/queries/who'
 import { useDatabase } from '../utils/database'
 import { giveDeviceCookie } from './device-cookie'
 import { hashOf, newToken } from './secrets'
-
-const DAY_MS = 86_400_000
 
 /** Signs a device in as somebody of a garage: it gets a token of its own, whatever it had before ends. */
 export async function signDeviceIn(
@@ -24,7 +23,7 @@ export async function signDeviceIn(
       tokenHash: hashOf(token),
       accountId: who.accountId,
       personId: who.personId,
-      expiresAt: new Date(Date.now() + SIGNED_IN_DAYS * DAY_MS),
+      expiresAt: daysFromNow(SIGNED_IN_DAYS),
     })
   })
   giveDeviceCookie(event, token)

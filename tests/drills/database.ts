@@ -66,7 +66,7 @@ export async function databaseDrill(
     await (away ?? byLine(line, fault))(true)
     await pause(awayMs)
     await (away ?? byLine(line, fault))(false)
-    const back = Date.now()
+    const back = performance.now()
     await pause(GOOD_WITHIN_MS + afterMs)
     stop.abort()
     await Promise.all(posting)

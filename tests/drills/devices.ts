@@ -77,7 +77,7 @@ export async function device(
       payload: { stepId: null, text: `note ${count}` },
     }
     for (let given = false; !given;) {
-      const at = Date.now()
+      const at = performance.now()
       const answer = await post(
         baseOf(),
         `/api/jobs/${jobId}/events`,
@@ -89,7 +89,7 @@ export async function device(
         as,
       )
       const good = answer?.ok === true
-      tally.asked.push({ at, good, tookMs: Date.now() - at })
+      tally.asked.push({ at, good, tookMs: performance.now() - at })
       if (
         good &&
         ((await answer.json().catch(() => null)) as { accepted?: unknown[] } | null)?.accepted?.length === 1
@@ -101,7 +101,7 @@ export async function device(
       else await pause(100)
     }
     if (count % 3 === 0) {
-      const at = Date.now()
+      const at = performance.now()
       const answer = await fetch(`${baseOf()}/api/jobs`, {
         headers: as.headers,
         signal: AbortSignal.timeout(PATIENCE_MS),
@@ -109,7 +109,7 @@ export async function device(
         async response => (await response.text()) !== '' && response.ok,
         () => false,
       )
-      tally.asked.push({ at, good: answer, tookMs: Date.now() - at })
+      tally.asked.push({ at, good: answer, tookMs: performance.now() - at })
     }
     await pause(pauseMs)
   }

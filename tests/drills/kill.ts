@@ -1,6 +1,7 @@
 import { setMaxListeners } from 'node:events'
 import { forGarage } from '../../server/db/for-garage'
-import { freePort, startApp } from '../support/app'
+import { startApp } from '../support/app'
+import { heldPort } from '../support/ports'
 import type { TestDatabase } from '../support/database'
 import { garageId } from '../support/requests'
 import { compareWithLog, device, follower, openJobs, pause } from './devices'
@@ -26,7 +27,7 @@ export async function killDrill(
     seeded = Math.random,
   }: { kills: number; devices?: number; streams?: number; upMs?: number; seeded?: () => number },
 ): Promise<KillDrill> {
-  const port = await freePort()
+  const port = await heldPort()
   let app = await startApp(database.url, port)
   const base = () => app.base
   const tally: Tally = { acknowledged: new Map(), asked: [] }
@@ -51,10 +52,10 @@ export async function killDrill(
     let posting = begin(jobs, round.signal)
     for (let kill = 0; kill < kills; kill++) {
       await pause(upMs * (0.4 + seeded() * 1.2))
-      const at = Date.now()
+      const at = performance.now()
       await app.kill()
       app = await startApp(database.url, port)
-      longestMs = Math.max(longestMs, Date.now() - at)
+      longestMs = Math.max(longestMs, performance.now() - at)
       if (kill % 50 === 49 && kill + 1 < kills) {
         round.abort()
         await posting

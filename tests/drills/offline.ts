@@ -4,7 +4,7 @@ import { startApp } from '../support/app'
 import type { RunningApp } from '../support/app'
 import type { TestDatabase } from '../support/database'
 import { basicsKept } from '../support/kept'
-import { clockAhead } from '../support/page-clock'
+import { setPageClock } from '../support/page-clock'
 import { newPhone } from '../support/phone'
 import { garageId, newJobRequest } from '../support/requests'
 
@@ -62,7 +62,7 @@ async function onePhone(
   tally: OfflineDrill,
   another: () => boolean,
 ): Promise<void> {
-  let app: RunningApp = await startApp(database.url, undefined, {}, true)
+  let app: RunningApp = await startApp(database.url)
   const port = Number(new URL(app.base).port)
   const phone = newPhone()
   try {
@@ -86,8 +86,8 @@ async function onePhone(
         page = await breakOff(what, phone, world)
         await shows(page, done)
       }
-      app = await startApp(database.url, port, {}, true)
-      await app.setAhead(world.aheadMs)
+      app = await startApp(database.url, port)
+      await app.setClock({ aheadMs: world.aheadMs })
       await page.getByText('All sent').waitFor({ timeout: 120_000 })
       const ids = await idsInLog(database, jobId)
       const there = new Set(ids)
@@ -95,7 +95,7 @@ async function onePhone(
       tally.acts += acts
       tally.lost += Math.max(0, acts - (there.size - before))
       tally.doubled += ids.length - there.size + Math.max(0, there.size - before - acts)
-      await app.setAhead(0)
+      await app.setClock({})
       told(tally)
     }
   } finally {
@@ -124,7 +124,7 @@ const shows = (page: Page, waiting: number) =>
     .waitFor({ timeout: 60_000 })
 
 async function open({ page, url, aheadMs }: World): Promise<void> {
-  await page.addInitScript({ content: clockAhead(aheadMs) })
+  await setPageClock(page, { aheadMs })
   await page.goto(url)
   await page.getByTestId('step-title').waitFor({ timeout: 60_000 })
 }

@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { markdownTable, replaceBetween } from '../../bin/markdown-table'
 
 const page = fileURLToPath(new URL('../../docs/reliability.md', import.meta.url))
 
@@ -9,15 +10,7 @@ export function keepTable(
   head: string[],
   rows: (string | number)[][],
 ): void {
-  const line = (cells: (string | number)[]) => `| ${cells.join(' | ')} |`
-  const table = [line(head), line(head.map(() => '---')), ...rows.map(line)].join('\n')
+  const table = markdownTable(head, rows)
   console.log(table)
-  const [open, close] = [`<!-- ${name} -->`, `<!-- /${name} -->`]
-  const text = readFileSync(page, 'utf8')
-  const [from, to] = [text.indexOf(open), text.indexOf(close)]
-  if (from < 0 || to < from) throw new Error(`docs/reliability.md has no place for ${name}`)
-  writeFileSync(
-    page,
-    `${text.slice(0, from + open.length)}\n${new Date().toISOString().slice(0, 10)}\n\n${table}\n${text.slice(to)}`,
-  )
+  writeFileSync(page, replaceBetween(readFileSync(page, 'utf8'), name, `${process.env.DRILL_DATE}\n\n${table}`))
 }

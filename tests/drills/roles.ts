@@ -21,8 +21,8 @@ export async function everyRole(database: TestDatabase) {
   return {
     owner: () => people.get('owner')!,
     /** @returns `null` for nobody */
-    async next(pick: <T>(list: readonly T[]) => T): Promise<As | null> {
-      const role = pick([...roles, 'owner', 'mechanic', null] as const)
+    drawn: (pick: <T>(list: readonly T[]) => T): Role | null => pick([...roles, 'owner', 'mechanic', null] as const),
+    async asked(role: Role | null): Promise<As | null> {
       if (role === null) return null
       if (people.get(role)!.left-- <= 0) await come(role)
       return people.get(role)!

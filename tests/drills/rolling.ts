@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { setMaxListeners } from 'node:events'
 import { forGarage } from '../../server/db/for-garage'
 import { DEMO_GARAGE_ID } from '../../server/demo/garage'
-import { freePort } from '../support/app'
+import { heldPort } from '../support/ports'
 import type { TestDatabase } from '../support/database'
 import { shell } from '../support/postgres'
 import { deviceOf, somebody } from '../support/signed-in'
@@ -27,7 +27,7 @@ export async function rollingDrill(database: TestDatabase, { devices = 6, renewa
   process.env.NODE_TLS_REJECT_UNAUTHORIZED = '0'
   const home = shell(`pg_home "drill-serve-${process.pid}"`)
   mkdirSync(home, { recursive: true })
-  const [pool, door] = [await freePort(), await freePort()]
+  const [pool, door] = [await heldPort(), await heldPort()]
   const records = new URL(database.url)
   writeFileSync(
     `${home}/pgbouncer.ini`,

@@ -69,11 +69,11 @@ export async function standbyDrill({
     await pause(upMs)
     const known = tally.acknowledged.size
     primary.crash()
-    const lostAt = Date.now()
+    const lostAt = performance.now()
     await pause(noticedMs)
     shell(`cd /; as_postgres "$PG_BIN/pg_ctl" -D "${standby.home}/data" -w promote`)
-    while (tally.acknowledged.size === known && Date.now() - lostAt < 60_000) await pause(20)
-    const writingAfterSeconds = (Date.now() - lostAt) / 1000
+    while (tally.acknowledged.size === known && performance.now() - lostAt < 60_000) await pause(20)
+    const writingAfterSeconds = (performance.now() - lostAt) / 1000
     await pause(afterMs)
     stop.abort()
     await Promise.all(posting)

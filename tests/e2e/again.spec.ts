@@ -84,14 +84,14 @@ test('a bolt shears in the flywheel at two thirds of the passes: off it comes, a
   const events = await stage.events(jobId)
   const mechanic = new DemoMechanic(events, personId, Date.now() + 24 * HOUR_MS)
   mechanic.workUntil(null).checksMade()
-  await stage.app.setAhead(30 * HOUR_MS)
+  await stage.app.setClock({ aheadMs: 30 * HOUR_MS })
   const trouble = planned.troubles.at(-1)!
   mechanic.write('trouble-cleared', { troubleId: trouble.troubleId, how: 'New flywheel thread, new bolts' })
   mechanic.write('handed-over', { to: 'The customer', odometerKm: null }, 1)
   await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
   const end = await stage.state(jobId)
   expect([stepsLeft(end), end.ledger, end.handedOver?.to]).toEqual([[], {}, 'The customer'])
-  await stage.app.setAhead(0)
+  await stage.app.setClock({})
 })
 
 test('a car that arrives apart: what is off is ticked, what nobody has seen does not go back, and the car does not go without it', async ({
@@ -130,7 +130,7 @@ test('a car that arrives apart: what is off is ticked, what nobody has seen does
 
   const back = state.procedure!.operations.find(({ putsBack }) => putsBack['release-fork'])!
   const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now()).workUntil(back.id)
-  await stage.app.setAhead(30 * HOUR_MS)
+  await stage.app.setClock({ aheadMs: 30 * HOUR_MS })
   await appendEvents(stage.database.db, garageId, jobId, mechanic.events)
   await page.reload()
   await view(page, stage, jobId, 'work')
@@ -147,7 +147,7 @@ test('a car that arrives apart: what is off is ticked, what nobody has seen does
   await settled(page)
   await view(page, stage, jobId, 'work')
   await expect(page.getByRole('note').getByText(/nobody has seen it/)).toHaveCount(0)
-  await stage.app.setAhead(0)
+  await stage.app.setClock({})
 })
 
 const handedOver = (events: JobEvent[]) =>

@@ -1,5 +1,5 @@
 import { test as base } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import type { Browser, Page } from '@playwright/test'
 import { reduceJob } from '../../core/job'
 import type { JobEvent, JobState } from '../../core/job'
 import { forGarage } from '../../server/db/for-garage'
@@ -8,6 +8,7 @@ import { appendEvents } from '../../server/jobs/append'
 import type { RunningApp } from '../support/app'
 import { startAppWithSupplier } from '../support/app-with-supplier'
 import type { TestDatabase } from '../support/database'
+import { setPageClock } from '../support/page-clock'
 import { garageId, newJobRequest, personId } from '../support/requests'
 
 export interface Stage {
@@ -22,41 +23,77 @@ export interface Stage {
   state: (jobId: string) => Promise<JobState>
 }
 
-/** Runs the built application on a database of its own for as long as it is used. */
-async function withStage(use: (stage: Stage) => Promise<void>): Promise<void> {
-  const { database, app, supplierUrl, end } = await startAppWithSupplier({ watchSeconds: 1, clockMoves: true })
+/** Runs the built application on a database of its own until it is ended. */
+async function newStage(): Promise<Stage & { end: () => Promise<void> }> {
+  const { database, app, supplierUrl, end } = await startAppWithSupplier({ watchSeconds: 1 })
   const events = (jobId: string) => forGarage(database.db, garageId).jobs.events(jobId)
-  try {
-    await use({
-      database,
-      app,
-      supplierUrl,
-      events,
-      state: async jobId => reduceJob(await events(jobId)),
-      openJob: async (change = {}) => {
-        // Another layout has other options, and its own words for a complaint.
-        const plain = change.packId ? { options: {}, complaint: { symptoms: ['other'], text: '' } } : {}
-        const request = newJobRequest({ ...plain, ...change })
-        const response = await fetch(`${app.base}/api/jobs`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(request),
-        })
-        if (!response.ok) throw new Error(await response.text())
-        return request.id
-      },
-    })
-  } finally {
-    await end()
+  return {
+    end,
+    database,
+    app,
+    supplierUrl,
+    events,
+    state: async jobId => reduceJob(await events(jobId)),
+    openJob: async (change = {}) => {
+      // Another layout has other options, and its own words for a complaint.
+      const plain = change.packId ? { options: {}, complaint: { symptoms: ['other'], text: '' } } : {}
+      const request = newJobRequest({ ...plain, ...change })
+      const response = await fetch(`${app.base}/api/jobs`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(request),
+      })
+      if (!response.ok) throw new Error(await response.text())
+      return request.id
+    },
   }
 }
 
-/** `stage` is shared by the tests of a worker, `emptyStage` is one test's own and has no jobs. */
-export const test = base.extend<{ errors: string[]; emptyStage: Stage }, { stage: Stage }>({
+/** Every page of a browser begins on the clock of the tests, in whatever context it is opened. */
+function onClock(browser: Browser): Browser {
+  const { newContext } = browser
+  browser.newContext = async options => {
+    const context = await newContext.call(browser, options)
+    await setPageClock(context)
+    return context
+  }
+  return browser
+}
+
+/** What a worker has standing: the stage of the file it is at. */
+interface Standing {
+  file: string
+  stage: Awaited<ReturnType<typeof newStage>> | null
+}
+
+/** `stage` is shared by the tests of one file that a worker runs, `emptyStage` is one test's own and has no jobs. */
+export const test = base.extend<
+  { errors: string[]; stage: Stage; emptyStage: Stage },
+  { browser: Browser; standing: Standing }
+>({
+  browser: [async ({ browser }, use) => use(onClock(browser)), { scope: 'worker' }],
+  standing: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const standing: Standing = { file: '', stage: null }
+      await use(standing)
+      await standing.stage?.end()
+    },
+    { scope: 'worker' },
+  ],
+  stage: async ({ standing }, use, { file }) => {
+    if (standing.file !== file) {
+      await standing.stage?.end()
+      Object.assign(standing, { file, stage: await newStage() })
+    }
+    await use(standing.stage!)
+  },
   // eslint-disable-next-line no-empty-pattern
-  stage: [({}, use) => withStage(use), { scope: 'worker' }],
-  // eslint-disable-next-line no-empty-pattern
-  emptyStage: ({}, use) => withStage(use),
+  emptyStage: async ({}, use) => {
+    const stage = await newStage()
+    await use(stage)
+    await stage.end()
+  },
   // Any error thrown in a page fails its test.
   errors: [
     async ({ page }, use) => {
@@ -80,9 +117,9 @@ export async function jobUpTo(
   more: (mechanic: DemoMechanic) => void = () => {},
   packId?: string,
 ): Promise<string> {
-  await stage.app.setAhead(-BEGUN_MS)
+  await stage.app.setClock({ aheadMs: -BEGUN_MS })
   const jobId = await stage.openJob({ options, ...(packId ? { packId } : {}) })
-  await stage.app.setAhead(0)
+  await stage.app.setClock({})
   const mechanic = new DemoMechanic(await stage.events(jobId), personId, Date.now() - BEGUN_MS).workUntil(stepId)
   more(mechanic)
   await appendEvents(stage.database.db, garageId, jobId, mechanic.events)

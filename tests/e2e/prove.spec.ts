@@ -28,10 +28,10 @@ test('from the complaint to a paid job, 500 miles broken in, exported and taken 
 }) => {
   let aheadMs = Date.parse(BEGINS) - Date.now()
   await page.clock.install({ time: new Date(BEGINS) })
-  await stage.app.setAhead(aheadMs)
+  await stage.app.setClock({ aheadMs })
   const letPass = async (days: number) => {
     aheadMs += days * 86_400_000
-    await stage.app.setAhead(aheadMs)
+    await stage.app.setClock({ aheadMs })
     await page.clock.fastForward(days * 86_400_000)
   }
   const { base } = stage.app

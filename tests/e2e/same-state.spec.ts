@@ -2,6 +2,7 @@ import { expect } from '@playwright/test'
 import type { Page } from '@playwright/test'
 import { reduceJob } from '../../core/job'
 import { startApp } from '../support/app'
+import { heldPort } from '../support/ports'
 import { settled, test, view } from './fixture'
 import { doStep } from './mechanic'
 
@@ -66,7 +67,7 @@ test('a second browser follows by itself, on the job and on the Yard', async ({ 
 
 test('no acknowledged event is lost when the server is killed in the middle of posting', async ({ page, stage }) => {
   const jobId = await stage.openJob()
-  const port = Number(new URL(stage.app.base).port) + 1
+  const port = await heldPort()
   let app = await startApp(stage.database.url, port)
   const acknowledged = new Set<string>()
   page.on('response', async response => {

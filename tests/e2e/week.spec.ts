@@ -8,7 +8,7 @@ test('the days ahead hold every car, move one by drag, keys and buttons within w
   // A Monday morning, for the page and for the server it goes by.
   const now = Date.parse('2026-03-02T08:05:00Z')
   await page.clock.install({ time: now })
-  await stage.app.setAhead(now - Date.now())
+  await stage.app.setClock({ aheadMs: now - Date.now() })
   const first = await stage.openJob({ at: '2026-03-02T07:00:00.000Z' })
   const second = await stage.openJob({
     at: '2026-03-02T07:10:00.000Z',

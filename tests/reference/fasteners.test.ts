@@ -1,4 +1,4 @@
-import { lusolve, multiply, subtract } from 'mathjs'
+import { det, lusolve } from 'mathjs'
 import { describe, expect, it } from 'vitest'
 import { fasteners, units } from '../../core'
 
@@ -159,20 +159,16 @@ describe('evenness', () => {
     rimNPerMm: 40_000,
     boltNPerMm: 180_000,
   }
-  it('is the solution of its own linear system by an independent solver', () => {
-    // General-purpose library: LU decomposition of mathjs.
+  it('pushes back at each place as it is pushed there from every other, and gives way to no push by itself (Maxwell, Betti; Sylvester)', () => {
     for (const seated of [
       [false, false, false, false, false, false],
       [true, false, true, true, false, true],
     ]) {
       const held = [1.1, null, 2.6, null, null, 0.4]
-      const { matrix, load } = fasteners.drawSystem(part, { seated, held, bolt: 1, preloadN: 4000 })
-      const solved = lusolve(matrix, load) as number[][]
-      const residual = subtract(
-        multiply(matrix, solved) as number[][],
-        load.map(value => [value]),
-      ) as number[][]
-      expect(Math.max(...residual.flat().map(Math.abs))).toBeLessThan(1e-6)
+      const { matrix } = fasteners.drawSystem(part, { seated, held, bolt: 1, preloadN: 4000 })
+      // General-purpose library: determinants of mathjs, in 10 kN/mm so that they stay numbers.
+      for (let size = 1; size <= matrix.length; size++)
+        expect(det(matrix.slice(0, size).map(row => row.slice(0, size).map(value => value / 1e4)))).toBeGreaterThan(0)
       for (const [row, values] of matrix.entries())
         for (const [column, value] of values.entries()) expect(value).toBeCloseTo(matrix[column]![row]!, 6)
     }

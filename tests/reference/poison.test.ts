@@ -72,7 +72,10 @@ describe.each(Object.entries(payloads))('%s', (type, schema) => {
         } catch {
           // A payload of the wrong shape may be thrown out; what counts is what it leaves behind.
         }
-        if (!refused) expect(summarise(reduceJob([...events, event])), JSON.stringify(payload)).toBeDefined()
+        if (!refused) {
+          const { jobId, number } = summarise(reduceJob([...events, event]))
+          expect([jobId, number], JSON.stringify(payload)).toEqual([state.jobId, state.number])
+        }
         try {
           applyEvent(reduceJob(events.slice(0, 3)), event)
         } catch {
@@ -138,7 +141,7 @@ describe('options', () => {
       string,
       string
     >[]) {
-      if (Object.keys(options).length > 0) expect(() => expandPack(pack, options), poison).toThrow(PackError)
+      expect(() => expandPack(pack, options), poison).toThrow(PackError)
     }
   })
 })
@@ -149,22 +152,37 @@ describe('layouts', () => {
     for (const id of ['cover-off', 'part-off', 'small', 'only']) {
       if (!yaml.includes(id)) continue
       const { pack, problems } = readPack(yaml.replaceAll(id, poison), shelf.terms)
-      if (isInherited(poison)) expect(pack, `${id} as ${poison}`).toBeNull()
-      if (isInherited(poison)) expect(problems.length).toBeGreaterThan(0)
+      expect([pack === null, problems.length > 0], `${id} as ${poison}`).toEqual(Array(2).fill(isInherited(poison)))
     }
   })
 })
 
 describe('job files', () => {
   it('are refused, or taken in without harm, with a poison in place of any text near the top of their events', () => {
-    const file = exportJob(events, [{ id: personId, name: 'Somebody' }], '2026-03-03T08:00:00.000Z')
-    const short = {
-      ...file,
-      events: file.events.filter(event => event.type !== 'plan-made' && event.type !== 'job-opened').slice(0, 12),
-    }
-    for (const poison of POISONS) {
-      for (const changed of withText(short, poison)) jobFile.safeParse(changed)
+    const jobId = crypto.randomUUID()
+    const named = events.map(event => {
+      const mine = { ...event, id: crypto.randomUUID(), jobId, personId }
+      if (mine.type !== 'job-opened') return mine
+      return { ...mine, payload: { ...mine.payload, vehicle: { ...mine.payload.vehicle, id: crypto.randomUUID() } } }
+    }) as JobEvent[]
+    const file = exportJob(named, [{ id: personId, name: 'Somebody' }], '2026-03-03T08:00:00.000Z')
+    expect(jobFile.safeParse(file).error?.issues ?? []).toEqual([])
+    const isHead = ({ type }: { type: string }) => type === 'plan-made' || type === 'job-opened'
+    const heads = file.events.filter(isHead)
+    const short = { ...file, events: file.events.filter(event => !isHead(event)).slice(0, 5) }
+    let [taken, refused] = [0, 0]
+    for (const [turn, poison] of POISONS.entries()) {
+      for (const [index, text] of [...withText(short, poison)].entries()) {
+        if (!process.env.ELDRIN_LONG && (turn + index) % 5 !== 0) continue
+        const { events: few, ...rest } = text as typeof file
+        const changed = { ...rest, events: Array.isArray(few) ? [...heads, ...few] : few }
+        const { success, data } = jobFile.safeParse(changed)
+        if (success)
+          expect([++taken, JSON.parse(JSON.stringify(data))]).toEqual([taken, JSON.parse(JSON.stringify(changed))])
+        else refused++
+      }
       expectClean(poison)
     }
+    expect([taken > 0, refused > 0]).toEqual([true, true])
   })
 })

@@ -2,7 +2,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { afterAll, describe, expect, it } from 'vitest'
-import { freePort } from '../support/app'
+import { heldPort } from '../support/ports'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const home = `demo-test-${process.pid}`
@@ -30,7 +30,7 @@ function supplierOf(demoPid: number): number {
 
 /** Starts the demo on a data folder of its own, which the next start finds again, and waits until it is ready. */
 async function startDemo() {
-  const port = await freePort()
+  const port = await heldPort()
   const demo = spawn('bin/demo', {
     cwd: root,
     env: { ...process.env, PORT: String(port), ELDRIN_DEMO_HOME: home, ELDRIN_SUPPLIER_URL: '' },
@@ -41,7 +41,10 @@ async function startDemo() {
   demo.stdout.on('data', (chunk: Buffer) => {
     said += chunk.toString()
   })
-  await expect.poll(() => said, { timeout: 200_000, interval: 200 }).toContain('ready at')
+  while (!said.includes('ready at')) {
+    expect(demo.exitCode, said).toBeNull()
+    await new Promise(resolve => setTimeout(resolve, 50))
+  }
   const supplier = /parts supplier on (\S+)/.exec(said)![1]!
   const answers = (url: string) =>
     fetch(url).then(
@@ -67,15 +70,15 @@ describe('bin/demo ends what it started', () => {
   it('when its shell is killed without a chance to end anything', async () => {
     const { demo, ended, postgresRuns } = await startDemo()
     demo.kill('SIGKILL')
-    await expect.poll(ended, { timeout: 60_000 }).toBe(true)
-    await expect.poll(postgresRuns, { timeout: 60_000 }).toBe(false)
+    await expect.poll(ended, { timeout: 600_000 }).toBe(true)
+    await expect.poll(postgresRuns, { timeout: 600_000 }).toBe(false)
   })
   it('when the supplier dies first', async () => {
     const { demo, ended, postgresRuns } = await startDemo()
     const gone = new Promise(resolve => demo.once('exit', resolve))
     process.kill(supplierOf(demo.pid!), 'SIGKILL')
     await gone
-    await expect.poll(ended, { timeout: 60_000 }).toBe(true)
+    await expect.poll(ended, { timeout: 600_000 }).toBe(true)
     expect(postgresRuns()).toBe(false)
   })
 })

@@ -58,8 +58,8 @@ describe('acts that come late', () => {
   it('stand where they were done before the device was ended, marked; those after do not', async () => {
     const phone = await comeIn('mechanic', 'phone-owner')
     await forGarage(database().db, DEMO_GARAGE_ID).who.end(phone.id, false)
-    await database()
-      .sql`update device_person set locked_at = now() - interval '10 minutes' where person_id = ${phone.personId}`
+    const tenMinutesAgo = new Date(Date.now() - 600_000)
+    await database().sql`update device_person set locked_at = ${tenMinutesAgo} where person_id = ${phone.personId}`
     // Somebody else signs the same device in, and what waited on it is sent.
     const who = await somebody(database(), DEMO_GARAGE_ID, 'mechanic', 'next-hand')
     const again = await deviceOf(database(), who, phone.deviceId)

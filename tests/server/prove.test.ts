@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Ajv2020 from 'ajv/dist/2020'
@@ -97,13 +97,17 @@ describe('tables and calendar', () => {
 
 describe('papers', () => {
   const read = (bytes: Buffer) => {
-    const file = join(mkdtempSync(join(tmpdir(), 'eldrin-paper-')), 'paper.pdf')
+    const folder = mkdtempSync(join(tmpdir(), 'eldrin-paper-'))
+    const file = join(folder, 'paper.pdf')
     writeFileSync(file, bytes)
-    return {
-      text: execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }),
-      info: execFileSync('pdfinfo', [file], { encoding: 'utf8' }),
-      fonts: execFileSync('pdffonts', [file], { encoding: 'utf8' }),
+    const told = (program: string, ...given: string[]) => execFileSync(program, given, { encoding: 'utf8' })
+    const found = {
+      text: told('pdftotext', '-layout', file, '-'),
+      info: told('pdfinfo', file),
+      fonts: told('pdffonts', file),
     }
+    rmSync(folder, { recursive: true })
+    return found
   }
   it('are PDF with our own fonts in them, and read back as what they say', async () => {
     const jobId = await worked(null, {}, handOver)
@@ -304,7 +308,7 @@ describe('a link for the customer', () => {
     const second = newToken()
     await make(1, second)
     expect((await call('GET', `/shared/${second}`)).status).toBe(200)
-    await database().sql`update share_link set expires_at = now() - interval '1 minute' where job_id = ${jobId}`
+    await database().sql`update share_link set expires_at = ${new Date(Date.now() - 60_000)} where job_id = ${jobId}`
     await expect.poll(async () => (await call('GET', `/shared/${second}`)).status, { timeout: 10_000 }).toBe(404)
     const [{ kept } = { kept: '' }] = await database().sql<{
       kept: string

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { freePort, startApp } from '../support/app'
+import { startApp } from '../support/app'
+import { heldPort } from '../support/ports'
 import type { RunningApp } from '../support/app'
 import { freshDatabase } from '../support/database'
 import type { TestDatabase } from '../support/database'
@@ -9,7 +10,7 @@ let app: RunningApp
 let measures: string
 beforeAll(async () => {
   database = await freshDatabase()
-  const port = await freePort()
+  const port = await heldPort()
   app = await startApp(database.url, undefined, { ELDRIN_METRICS_PORT: String(port), ELDRIN_PROXY: '1' })
   measures = `http://127.0.0.1:${port}`
 })

@@ -133,7 +133,7 @@ describe('an invitation', () => {
   it('holds no longer than it says, nor when it was taken back', async () => {
     const { answer } = await invite()
     await server.database()
-      .sql`update invitation set expires_at = now() - interval '1 minute' where id = ${answer.id as string}`
+      .sql`update invitation set expires_at = ${new Date(Date.now() - 60_000)} where id = ${answer.id as string}`
     expect((await join(answer.token as string)).status).toBe(404)
     const again = await invite()
     const { headers } = await deviceOf(server.database(), owner)

@@ -16,18 +16,16 @@ export interface AppWithSupplier {
 /** The built application on a database of its own, with a parts supplier of its own that it asks after orders when the test says. */
 export async function startAppWithSupplier({
   watchSeconds = 3600,
-  clockMoves = false,
   env = {},
-}: { watchSeconds?: number; clockMoves?: boolean; env?: Record<string, string> } = {}): Promise<AppWithSupplier> {
+}: { watchSeconds?: number; env?: Record<string, string> } = {}): Promise<AppWithSupplier> {
   const database = await freshDatabase()
   const supplier = await startSupplier({ port: 0, seed: 7 })
   const supplierUrl = `http://127.0.0.1:${supplier.port}`
-  const app = await startApp(
-    database.url,
-    undefined,
-    { ELDRIN_SUPPLIER_URL: supplierUrl, ELDRIN_ORDER_WATCH_SECONDS: String(watchSeconds), ...env },
-    clockMoves,
-  )
+  const app = await startApp(database.url, undefined, {
+    ELDRIN_SUPPLIER_URL: supplierUrl,
+    ELDRIN_ORDER_WATCH_SECONDS: String(watchSeconds),
+    ...env,
+  })
   return {
     database,
     app,

@@ -38,12 +38,19 @@ async function telling(ask: () => Promise<unknown>) {
     problem.value = issuesOf(error)[0]!.reason
   }
 }
+/** Counts what was asked and done: what was asked for before a link was made or ended tells nothing of it. */
+let turn = 0
 const look = () =>
   telling(async () => {
-    own.value = (await keptAnswer<{ token: string | null }>(ownPath.value))?.token ?? null
-    links.value = await fetchKept<SharesAnswer>(path.value)
+    const mine = ++turn
+    const known = (await keptAnswer<{ token: string | null }>(ownPath.value))?.token ?? null
+    if (mine !== turn) return
+    own.value = known
+    const found = await fetchKept<SharesAnswer>(path.value)
+    if (mine !== turn) return
+    links.value = found
     // Somebody has ended it, or its time has.
-    if (links.value.links.length === 0 && !isWanted.value) await forget()
+    if (found.links.length === 0 && !isWanted.value) await forget()
   })
 async function forget() {
   own.value = null
@@ -51,6 +58,7 @@ async function forget() {
 }
 const make = () =>
   telling(async () => {
+    turn++
     const body = { token: newToken(), days: Number(days.value) }
     await keepAnswer(ownPath.value, { token: body.token })
     own.value = body.token
@@ -63,6 +71,7 @@ async function fail(error: unknown): Promise<null> {
 }
 const revoke = () =>
   telling(async () => {
+    turn++
     await $fetch(path.value, { method: 'DELETE' })
     await forget()
     await look()

@@ -1,10 +1,10 @@
 import { invitationBody } from '../../../contracts/who'
 import type { InvitedAnswer } from '../../../contracts/who'
+import { daysFromNow } from '../../db/from-now'
 import { Refused } from '../../refused'
 import { canMail, sendMail } from '../../who/mail'
 import { hashOf, newToken } from '../../who/secrets'
 
-const DAY_MS = 86_400_000
 const proxied = { xForwardedHost: process.env.ELDRIN_PROXY === '1', xForwardedProto: process.env.ELDRIN_PROXY === '1' }
 
 const letterOf = (kind: 'join' | 'reset', garage: string, link: string, days: number) =>
@@ -30,7 +30,7 @@ export default defineRoute('people', async (event): Promise<InvitedAnswer> => {
   if (asked.kind === 'join' && person?.accountId)
     throw new Refused(422, [{ path: 'personId', reason: `${person.name} can sign in already.` }])
   const token = newToken()
-  await who.invite({ ...asked, tokenHash: hashOf(token), madeBy, expiresAt: new Date(Date.now() + days * DAY_MS) })
+  await who.invite({ ...asked, tokenHash: hashOf(token), madeBy, expiresAt: daysFromNow(days) })
   setResponseStatus(event, 201)
   if (mailTo === undefined) return { id: asked.id, token, mailed: null }
   const { name } = await garage.settings()

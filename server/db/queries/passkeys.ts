@@ -1,19 +1,19 @@
-import { and, asc, eq, gt, isNull, lt, sql } from 'drizzle-orm'
+import { and, asc, eq, gt, isNull, lt } from 'drizzle-orm'
 import type { Executor } from '../client'
 import { atTheDoor } from '../eyes'
 import { challenge, passkey } from '../schema'
 
-/** So long a browser has to answer, in minutes. */
-const ANSWERED_WITHIN = 5
+/** So long a browser has to answer. */
+const ANSWERED_WITHIN_MS = 5 * 60_000
 
 /** Keeps what was asked of a browser, for whichever process hears the answer; what nobody answered goes. */
 export async function keepChallenge(db: Executor, asked: string, accountId: string | null): Promise<void> {
   const door = atTheDoor(db)
-  await door.delete(challenge).where(lt(challenge.expiresAt, sql`now()`))
+  await door.delete(challenge).where(lt(challenge.expiresAt, new Date()))
   await door.insert(challenge).values({
     challenge: asked,
     accountId,
-    expiresAt: sql`now() + ${ANSWERED_WITHIN} * interval '1 minute'` as never,
+    expiresAt: new Date(Date.now() + ANSWERED_WITHIN_MS),
   })
 }
 
@@ -22,7 +22,7 @@ export async function takeChallenge(db: Executor, asked: string, accountId: stri
   const whose = accountId === null ? isNull(challenge.accountId) : eq(challenge.accountId, accountId)
   const taken = await atTheDoor(db)
     .delete(challenge)
-    .where(and(eq(challenge.challenge, asked), whose, gt(challenge.expiresAt, sql`now()`)))
+    .where(and(eq(challenge.challenge, asked), whose, gt(challenge.expiresAt, new Date())))
     .returning({ challenge: challenge.challenge })
   return taken.length > 0
 }

@@ -1,6 +1,7 @@
-import { and, desc, eq, gt, isNull, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, isNull } from 'drizzle-orm'
 import type { Executor } from '../client'
 import { atTheDoor } from '../eyes'
+import { daysFromNow } from '../from-now'
 import { shareLink } from '../schema'
 
 /** The links of a garage's jobs. */
@@ -13,14 +14,14 @@ export function shareQueries(db: Executor, garageId: string) {
       return db
         .select({ id: shareLink.id, createdAt: shareLink.createdAt, expiresAt: shareLink.expiresAt })
         .from(shareLink)
-        .where(and(own(jobId), gt(shareLink.expiresAt, sql`now()`)))
+        .where(and(own(jobId), gt(shareLink.expiresAt, new Date())))
         .orderBy(desc(shareLink.createdAt))
     },
     /** Makes a link; the same token a second time changes nothing. */
     async make(jobId: string, tokenHash: string, days: number): Promise<void> {
       await db
         .insert(shareLink)
-        .values({ tokenHash, garageId, jobId, expiresAt: sql`now() + ${days} * interval '1 day'` as never })
+        .values({ tokenHash, garageId, jobId, createdAt: new Date(), expiresAt: daysFromNow(days) })
         .onConflictDoNothing()
     },
     async revoke(jobId: string) {
@@ -34,6 +35,6 @@ export async function jobOfToken(db: Executor, tokenHash: string): Promise<{ gar
   const [row] = await atTheDoor(db)
     .select({ garageId: shareLink.garageId, jobId: shareLink.jobId })
     .from(shareLink)
-    .where(and(eq(shareLink.tokenHash, tokenHash), isNull(shareLink.revokedAt), gt(shareLink.expiresAt, sql`now()`)))
+    .where(and(eq(shareLink.tokenHash, tokenHash), isNull(shareLink.revokedAt), gt(shareLink.expiresAt, new Date())))
   return row ?? null
 }

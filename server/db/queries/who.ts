@@ -1,7 +1,8 @@
-import { and, asc, desc, eq, gt, isNull, ne, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNull, ne } from 'drizzle-orm'
 import type { Role } from '../../../core/people/roles'
 import type { Executor } from '../client'
 import { atTheDoor } from '../eyes'
+import { daysFromNow } from '../from-now'
 import { account, device, devicePerson, garage, invitation, person } from '../schema'
 
 /** So long a device stays signed in after its last word. */
@@ -66,7 +67,7 @@ export async function newPassword(db: Executor, accountId: string, passwordHash:
 export async function endDevicesOf(db: Executor, accountId: string, but?: string): Promise<void> {
   await atTheDoor(db)
     .update(device)
-    .set({ endedAt: sql`now()` })
+    .set({ endedAt: new Date() })
     .where(and(eq(device.accountId, accountId), isNull(device.endedAt), but ? ne(device.id, but) : undefined))
 }
 
@@ -94,7 +95,7 @@ export async function invitationOf(db: Executor, tokenHash: string) {
     })
     .from(invitation)
     .innerJoin(garage, eq(garage.id, invitation.garageId))
-    .where(and(eq(invitation.tokenHash, tokenHash), isNull(invitation.endedAt), gt(invitation.expiresAt, sql`now()`)))
+    .where(and(eq(invitation.tokenHash, tokenHash), isNull(invitation.endedAt), gt(invitation.expiresAt, new Date())))
   return row ?? null
 }
 
@@ -152,11 +153,14 @@ export function whoQueries(db: Executor, garageId: string) {
           seenAt: device.seenAt,
         })
         .from(device)
-        .where(and(eq(device.garageId, garageId), isNull(device.endedAt), gt(device.expiresAt, sql`now()`)))
+        .where(and(eq(device.garageId, garageId), isNull(device.endedAt), gt(device.expiresAt, new Date())))
         .orderBy(desc(device.seenAt))
     },
     async signIn(entry: typeof device.$inferInsert) {
-      const [row] = await db.insert(device).values(entry).returning({ id: device.id })
+      const [row] = await db
+        .insert(device)
+        .values({ signedInAt: new Date(), seenAt: new Date(), ...entry })
+        .returning({ id: device.id })
       await this.unlock(entry.deviceId, entry.personId)
       return row!.id
     },
@@ -164,13 +168,13 @@ export function whoQueries(db: Executor, garageId: string) {
     async end(id: string, wipe: boolean): Promise<boolean> {
       const ended = await db
         .update(device)
-        .set({ endedAt: sql`now()`, wipe })
+        .set({ endedAt: new Date(), wipe })
         .where(and(eq(device.garageId, garageId), eq(device.id, id), isNull(device.endedAt)))
         .returning({ deviceId: device.deviceId })
       for (const { deviceId } of ended)
         await db
           .update(devicePerson)
-          .set({ lockedAt: sql`now()` })
+          .set({ lockedAt: new Date() })
           .where(and(eq(devicePerson.garageId, garageId), eq(devicePerson.deviceId, deviceId)))
       return ended.length > 0
     },
@@ -178,7 +182,7 @@ export function whoQueries(db: Executor, garageId: string) {
     async seen(id: string) {
       const [row] = await db
         .update(device)
-        .set({ seenAt: sql`now()`, expiresAt: sql`now() + ${SIGNED_IN_DAYS} * interval '1 day'` })
+        .set({ seenAt: new Date(), expiresAt: daysFromNow(SIGNED_IN_DAYS) })
         .where(and(eq(device.garageId, garageId), eq(device.id, id)))
         .returning({ asks: device.asks, accountId: device.accountId })
       return row ?? null
@@ -198,10 +202,10 @@ export function whoQueries(db: Executor, garageId: string) {
     async unlock(deviceId: string, personId: string) {
       await db
         .insert(devicePerson)
-        .values({ garageId, deviceId, personId })
+        .values({ garageId, deviceId, personId, since: new Date() })
         .onConflictDoUpdate({
           target: [devicePerson.garageId, devicePerson.deviceId, devicePerson.personId],
-          set: { since: sql`now()`, lockedAt: null },
+          set: { since: new Date(), lockedAt: null },
         })
     },
 
@@ -216,7 +220,7 @@ export function whoQueries(db: Executor, garageId: string) {
           expiresAt: invitation.expiresAt,
         })
         .from(invitation)
-        .where(and(eq(invitation.garageId, garageId), isNull(invitation.endedAt), gt(invitation.expiresAt, sql`now()`)))
+        .where(and(eq(invitation.garageId, garageId), isNull(invitation.endedAt), gt(invitation.expiresAt, new Date())))
         .orderBy(asc(invitation.expiresAt))
     },
     async invite(entry: Omit<typeof invitation.$inferInsert, 'garageId'>) {
@@ -226,13 +230,13 @@ export function whoQueries(db: Executor, garageId: string) {
     async endInvitation(id: string): Promise<boolean> {
       const rows = await db
         .update(invitation)
-        .set({ endedAt: sql`now()` })
+        .set({ endedAt: new Date() })
         .where(
           and(
             eq(invitation.garageId, garageId),
             eq(invitation.id, id),
             isNull(invitation.endedAt),
-            gt(invitation.expiresAt, sql`now()`),
+            gt(invitation.expiresAt, new Date()),
           ),
         )
         .returning({ id: invitation.id })
