@@ -13,7 +13,7 @@ const shared = {
   expect: { poll: { timeout: 60_000 } },
 }
 /** What is judged there is the process's own, so that no other file may have been in it. */
-const JUDGES_ITS_PROCESS = ['tests/reference/poison.test.ts']
+const JUDGES_ITS_PROCESS = ['tests/whole/poison.test.ts']
 const drawnAlike = 'tests/support/drawn-alike.ts'
 
 export default defineConfig({
@@ -23,15 +23,16 @@ export default defineConfig({
     projects: [
       {
         test: {
-          name: 'unit',
+          // What wants neither a page nor a server: beside its file, held against something outside, or over every layout and log.
+          name: 'core',
           include: [
             'core/**/*.test.ts',
             'contracts/**/*.test.ts',
             'shell/**/*.test.ts',
             'bin/**/*.test.ts',
-            'tests/drills/**/*.test.ts',
-            'tests/sync/**/*.test.ts',
+            'tests/{drills,sync,reference,whole}/**/*.test.ts',
           ],
+          exclude: JUDGES_ITS_PROCESS,
           ...shared,
           setupFiles: [drawnAlike],
           isolate: false,
@@ -43,16 +44,6 @@ export default defineConfig({
           include: ['app/**/*.test.ts'],
           ...shared,
           setupFiles: ['tests/support/auto-imports.ts', drawnAlike],
-        },
-      },
-      {
-        test: {
-          name: 'reference',
-          include: ['tests/reference/**/*.test.ts'],
-          exclude: JUDGES_ITS_PROCESS,
-          ...shared,
-          setupFiles: [drawnAlike],
-          isolate: false,
         },
       },
       {

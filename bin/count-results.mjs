@@ -1,8 +1,8 @@
 /**
- * Adds up what the test runners wrote into a folder, tells again what failed and what passed at the second try alone, and prints the
+ * Adds up what the test runners wrote into a folder, leaves the sum there as count.json, tells again what failed and what passed at the second try alone, and prints the
  * closing line. What stands in tests/flaky.json has passed like that before: the second time it is a failure.
  */
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
 
 const [folder, knownFile = 'tests/flaky.json'] = process.argv.slice(2)
@@ -42,6 +42,11 @@ for (const file of runs.flatMap(({ testResults }) => testResults)) {
     })
 }
 
+// A lane may fall by itself: the linter, the compiler, or an error that belongs to no test and is tried no second time.
+const fellByItself = { vitest: runs[0], 'vitest-server': runs[1] }
+for (const lane of (process.env.FELL ?? '').split(' ').filter(Boolean))
+  if (!fellByItself[lane]?.numFailedTests) odd.push({ test: lane, status: 'failed', error: `see .data/${lane}.log` })
+
 // The runs are long and side by side: without this, what failed stands thousands of lines before the end.
 for (const { test, line, status, error } of odd)
   console.log(`\n${status}: ${test}${line ? `, line ${line}` : ''}\n${head(error)}`)
@@ -55,5 +60,6 @@ const sum = pick => runs.reduce((total, run) => total + pick(run), 0)
 const passed = sum(run => run.numPassedTests) + stats.expected + stats.flaky - again.length
 const failed = odd.filter(({ status }) => status === 'failed').length + again.length
 const skipped = sum(run => run.numPendingTests) + stats.skipped
+writeFileSync(join(folder, 'count.json'), JSON.stringify({ passed, failed, skipped, flaky: flaky.length }))
 console.log(`\n${passed} passed, ${failed} failed, ${skipped} skipped`)
 process.exit(failed === 0 && passed > 0 ? 0 : 1)

@@ -24,7 +24,7 @@ const browser = (...specs: ReturnType<typeof spec>[]) => {
   }
 }
 
-function counted(results: Record<string, object>, known: { test: string }[] = []) {
+function counted(results: Record<string, object>, known: { test: string }[] = [], fell = '') {
   const folder = mkdtempSync(join(tmpdir(), 'eldrin-results-'))
   try {
     for (const [name, content] of Object.entries({
@@ -37,6 +37,7 @@ function counted(results: Record<string, object>, known: { test: string }[] = []
       writeFileSync(join(folder, name), JSON.stringify(content))
     const { stdout, status } = spawnSync('node', ['bin/count-results.mjs', folder, join(folder, 'known.json')], {
       encoding: 'utf8',
+      env: { ...process.env, FELL: fell },
     })
     return { lines: stdout.trim().split('\n'), status }
   } finally {
@@ -71,4 +72,18 @@ it('tells by name what passed at the second try, and fails where it is not for t
   expect([lines.at(-1), status]).toEqual(['3 passed, 0 failed, 0 skipped', 0])
   const again = counted(results, [{ test: 'some.spec.ts: opens' }])
   expect([again.lines.at(-1), again.status]).toEqual(['2 passed, 1 failed, 0 skipped', 1])
+})
+it('fails by a lane that fell though every test of it passed', () => {
+  expect(counted({}, [], 'lint vitest-server')).toEqual({
+    lines: [
+      'failed: lint',
+      'see .data/lint.log',
+      '',
+      'failed: vitest-server',
+      'see .data/vitest-server.log',
+      '',
+      '3 passed, 2 failed, 0 skipped',
+    ],
+    status: 1,
+  })
 })
