@@ -1,11 +1,13 @@
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
 
-/** Makes the worker's file beside the built server: one file that needs nothing else. */
+/** Makes the worker's files beside the built server; they need nothing else, and what few tasks want stands in a file of its own. */
 export async function buildWorker(serverFolder: string): Promise<void> {
   await build({
     entryPoints: [fileURLToPath(new URL('./worker.ts', import.meta.url))],
-    outfile: `${serverFolder}/apart-worker.mjs`,
+    outdir: `${serverFolder}/apart`,
+    outExtension: { '.js': '.mjs' },
+    splitting: true,
     bundle: true,
     platform: 'node',
     target: 'node20',

@@ -4,14 +4,12 @@ import { existsSync, readFileSync } from 'node:fs'
 import { setPriority } from 'node:os'
 import { dirname, join, resolve } from 'node:path'
 import { Refused } from '../refused'
-import type { TaskName, Tasks } from './tasks'
+import type { LaneName, TaskName, Tasks } from './tasks'
 import type { TaskAnswer, TaskOrder } from './worker'
 
 type Input<N extends TaskName> = Parameters<Tasks[N]>[0]
 type Output<N extends TaskName> = Awaited<ReturnType<Tasks[N]>>
 
-/** What somebody sends from outside is checked in one lane, the garage's own work is done in another: neither waits for the other. */
-type LaneName = 'checking' | 'working'
 /** How long a task may take until its input is checked, and after that, in ms of processor time. */
 interface Limit {
   lane: LaneName
@@ -46,7 +44,7 @@ interface Waiting {
 
 /** The worker's file beside the built server; `null` where the server runs from its sources, which then does the work itself. */
 function workerFile(): string | null {
-  const file = join(dirname(resolve(process.argv[1] ?? '')), 'apart-worker.mjs')
+  const file = join(dirname(resolve(process.argv[1] ?? '')), 'apart', 'worker.mjs')
   return existsSync(file) ? file : null
 }
 
@@ -74,7 +72,7 @@ const lanes = new Map<LaneName, Lane>()
 function laneOf(name: LaneName, file: string): Lane {
   const known = lanes.get(name)
   if (known) return known
-  const lane = new Lane(file)
+  const lane = new Lane(file, name)
   lanes.set(name, lane)
   return lane
 }
@@ -87,7 +85,10 @@ class Lane {
   private isUp = false
   private timer: ReturnType<typeof setInterval> | undefined
 
-  constructor(private readonly file: string) {}
+  constructor(
+    private readonly file: string,
+    private readonly name: LaneName,
+  ) {}
 
   ask(order: TaskOrder, limit: Limit): Promise<unknown> {
     if (this.queue.length >= LONGEST_QUEUE)
@@ -103,7 +104,10 @@ class Lane {
   warm(): ChildProcess {
     if (this.worker) return this.worker
     this.isUp = false
-    const worker = fork(this.file, { execArgv: [`--max-old-space-size=${MOST_MEMORY_MB}`], serialization: 'advanced' })
+    const worker = fork(this.file, [this.name], {
+      execArgv: [`--max-old-space-size=${MOST_MEMORY_MB}`],
+      serialization: 'advanced',
+    })
     // Whoever answers goes first where the processors are few.
     if (worker.pid !== undefined) setPriority(worker.pid, NICENESS)
     // It ends with the server by itself; it keeps nobody from ending.

@@ -1,7 +1,5 @@
 import type { ImportedJob } from '../../contracts/answers'
-import { readPack } from '../../contracts/read-pack'
 import type { ReadPack } from '../../contracts/read-pack'
-import { writePack } from '../../contracts/write-pack'
 import type { PaperDoc } from '../../core/formats'
 import { reachOf } from '../../core/job'
 import type { Reach } from '../../core/job'
@@ -10,17 +8,14 @@ import type { Role } from '../../core/people/roles'
 import { OrderError, planJob } from '../../core/sequence'
 import type { PlanRequest } from '../../core/sequence'
 import type { Plan, PlanSetting } from '../../core/sequence/types'
-import { openDatabase } from '../db/client'
-import { keepJob, readJobFile, replay } from '../jobs/import'
 import type { FontFiles } from '../papers/faces'
-import { paperPdf } from '../papers/paper-pdf'
 import type { Letterhead, PaperSize } from '../papers/paper-pdf'
 import { Refused } from '../refused'
 
 /** Everything that keeps a processor busy for longer than somebody else's request should wait: done in a process of its own. */
 export interface Tasks {
-  'read-pack': (input: { yaml: string; terms: TermTable }) => ReadPack
-  'write-pack': (input: { pack: Pack }) => string
+  'read-pack': (input: { yaml: string; terms: TermTable }) => Promise<ReadPack>
+  'write-pack': (input: { pack: Pack }) => Promise<string>
   plan: (input: { procedure: Procedure; setting: Partial<PlanSetting>; request?: PlanRequest }) => Plan
   reach: (input: { procedure: Procedure; pack: Pack | null }) => Record<string, Reach>
   'paper-pdf': (input: {
@@ -36,9 +31,24 @@ export interface Tasks {
 }
 export type TaskName = keyof Tasks
 
+/** What somebody sends from outside is checked in one lane, the garage's own work is done in another: neither waits for the other. */
+export type LaneName = 'checking' | 'working'
+
+/** What a task wants more than the planner is loaded by the process that does it, so that none holds what it has no use for. */
+const packReader = () => import('../../contracts/read-pack')
+const packWriter = () => import('../../contracts/write-pack')
+const jobFiles = () => import('../jobs/import')
+const records = () => import('../db/client')
+
+/** What a lane has at hand before it says that it is there: its first task is not charged with the loading. */
+export const atHand: Record<LaneName, (() => Promise<unknown>)[]> = {
+  checking: [packReader, jobFiles, records],
+  working: [packWriter],
+}
+
 export const tasks: Tasks = {
-  'read-pack': ({ yaml, terms }) => readPack(yaml, terms),
-  'write-pack': ({ pack }) => writePack(pack),
+  'read-pack': async ({ yaml, terms }) => (await packReader()).readPack(yaml, terms),
+  'write-pack': async ({ pack }) => (await packWriter()).writePack(pack),
   plan: ({ procedure, setting, request }) => {
     try {
       return planJob(procedure, setting, request)
@@ -49,11 +59,14 @@ export const tasks: Tasks = {
     }
   },
   reach: ({ procedure, pack }) => reachOf(procedure, pack),
-  'paper-pdf': ({ paper, letterhead, size, fonts }) => paperPdf(paper, letterhead, size, fonts),
+  'paper-pdf': async ({ paper, letterhead, size, fonts }) =>
+    (await import('../papers/paper-pdf')).paperPdf(paper, letterhead, size, fonts),
   'take-job-file': async ({ bytes, garageId, role, databaseUrl }, checkedSoFar) => {
+    const { keepJob, readJobFile, replay } = await jobFiles()
     const file = readJobFile(bytes)
     const job = replay(file)
     checkedSoFar()
+    const { openDatabase } = await records()
     const { db, close } = openDatabase(databaseUrl, 1)
     try {
       return await keepJob(db, garageId, file.people, job, role)

@@ -1,7 +1,7 @@
 import { refusalOf } from '../db/db-errors'
 import { Refused } from '../refused'
-import { tasks } from './tasks'
-import type { TaskName } from './tasks'
+import { atHand, tasks } from './tasks'
+import type { LaneName, TaskName } from './tasks'
 
 /** What goes to a worker, and what comes back: that it is there, that the input was checked, where somebody waits for that, then how it ended. */
 export interface TaskOrder {
@@ -35,4 +35,5 @@ process.on('message', async ({ name, input }: TaskOrder) => {
 })
 process.on('disconnect', () => process.exit())
 
+await Promise.all(atHand[process.argv[2] as LaneName].map(load => load()))
 say({ kind: 'ready' })

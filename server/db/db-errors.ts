@@ -11,6 +11,8 @@ const AWAY =
 /** What the driver says without a code. */
 const AWAY_WORDS =
   /timeout exceeded when trying to connect|Query read timeout|Connection terminated|connection is closed|not queryable|timeout expired|Cannot use a pool after/i
+const LINE_LOST = /^(?:57P0[12]|08006|ECONNRESET|EPIPE)$/
+const LINE_LOST_WORDS = /Connection terminated|not queryable/i
 /** Text or a number that a column cannot hold. */
 const UNHOLDABLE = /^(?:22...|23502|23514)$/
 const TAKEN = /^23505$/
@@ -34,6 +36,14 @@ export function isAway(error: unknown): boolean {
   return (
     anyCode(error, AWAY) ||
     chain(error).some(({ code, message }) => code === undefined && AWAY_WORDS.test(message ?? ''))
+  )
+}
+
+/** Whether the line went while something was asked, so that nobody can say whether it was done. */
+export function isLineLost(error: unknown): boolean {
+  return (
+    anyCode(error, LINE_LOST) ||
+    chain(error).some(({ code, message }) => code === undefined && LINE_LOST_WORDS.test(message ?? ''))
   )
 }
 

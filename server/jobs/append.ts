@@ -3,7 +3,6 @@ import { admit, applyEvent, reduceJob, setRight } from '../../core/job'
 import type { JobEvent } from '../../core/job'
 import { actRefused } from '../../core/rights/may-act'
 import type { Database } from '../db/client'
-import { isTaken } from '../db/db-errors'
 import { inGarage } from '../db/eyes'
 import { forGarage } from '../db/for-garage'
 import { Refused } from '../refused'
@@ -12,6 +11,7 @@ import type { Hands } from '../who/asker'
 import { doneAfterLeaving, markLate } from './late'
 import { record } from './record'
 import { tell } from './told'
+import { underItsId } from './under-its-id'
 
 /** What a device sends: an event without the number that only the server can give. */
 export type IncomingEvent = Omit<JobEvent, 'jobId' | 'seq' | 'late'>
@@ -36,7 +36,7 @@ export async function appendEvents(
   const [first] = incoming
   if (first && sentAt !== undefined)
     outbox.observe(Math.max(0, (Date.parse(sentAt) - Date.parse(first.deviceTime)) / 1000))
-  return takenOnce(() =>
+  return underItsId(() =>
     inGarage(db, garageId, async tx => {
       const store = forGarage(tx, garageId)
       const held = await store.jobs.hold(jobId)
@@ -85,14 +85,4 @@ export async function appendEvents(
 /** Where an event stands, and when it happened where the device's clock was wrong. */
 export function answerFor({ id, seq, deviceTime, saidAt }: JobEvent): PostedEvents['accepted'][number] {
   return { id, seq: seq!, ...(saidAt ? { deviceTime, saidAt } : {}) }
-}
-
-/** Does it again once where somebody else took the same id at the same moment: now it is seen, and answered for. */
-export async function takenOnce<T>(act: () => Promise<T>): Promise<T> {
-  try {
-    return await act()
-  } catch (error) {
-    if (!isTaken(error)) throw error
-    return act()
-  }
 }

@@ -2,9 +2,11 @@ import { eq, sql } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { freshDatabase } from '../../tests/support/database'
 import type { TestDatabase } from '../../tests/support/database'
+import { lineTo } from '../../tests/support/line'
 import { shelf } from '../../tests/support/packs'
 import { garageId, incoming, newJobRequest, personId } from '../../tests/support/requests'
 import { reduceJob, summarise } from '../../core/job'
+import { openDatabase } from '../db/client'
 import { forGarage } from '../db/for-garage'
 import { garage, jobEvent, jobSummary } from '../db/schema'
 import { channelOf, newsOf } from './news'
@@ -81,6 +83,29 @@ describe('appendEvents', () => {
     const twice = note('twice in one posting')
     expect((await post(id, twice, twice)).accepted).toHaveLength(2)
     expect((await events(id)).filter(entry => entry.type === 'note-added')).toHaveLength(2)
+  })
+  it('asks once more under its id where the line was lost over the answer, and writes it once', async () => {
+    const line = await lineTo(database.url)
+    const through = openDatabase(line.url, 2)
+    try {
+      const request = newJobRequest()
+      line.loseAnswerTo('insert into')
+      const { id } = await openJob(through.db, garageId, shelf, request)
+      line.loseAnswerTo('commit')
+      const written = await appendEvents(through.db, garageId, id, [note('said once')])
+      const kept = (await events(id)).filter(event => event.type !== 'plan-made')
+      expect(kept.filter(event => event.type === 'job-opened')).toHaveLength(1)
+      expect(kept.filter(event => event.type === 'note-added').map(event => event.seq)).toEqual(
+        written.accepted.map(({ seq }) => seq),
+      )
+      const before = await events(id)
+      line.loseAnswerTo('for update')
+      await appendEvents(through.db, garageId, id, [note('said again')])
+      expect(await events(id)).toHaveLength(before.length + 1)
+    } finally {
+      await through.close()
+      await line.close()
+    }
   })
   it('takes all of a posting or none', async () => {
     const id = await open()

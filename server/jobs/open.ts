@@ -18,6 +18,7 @@ import { Refused } from '../refused'
 import { expandOrRefuse, schoolsOf } from './expand'
 import { record } from './record'
 import { tell } from './told'
+import { underItsId } from './under-its-id'
 
 /**
  * Opens a job: expands the pack, plans the work, takes the vehicle's own figures over.
@@ -44,41 +45,43 @@ export async function openJob(
   const procedure = expandOrRefuse(pack, { ...schoolsOf(pack, schools), ...request.options })
   const { circumstances, clock, ...asked } = openingAsked(procedure, { hours: hours ?? null, trayTools }, request)
   const plan = await apart('plan', { procedure, ...asked })
-  return inTurn(db, garageId, async tx => {
-    const store = forGarage(tx, garageId)
-    const existing = await store.jobs.find(request.id)
-    if (existing) return { id: existing.id, number: existing.number }
-    const vehicle = await wantVehicle(store, request)
-    await wantPerson(store, request.personId)
-    const number = await store.jobs.nextNumber()
-    await store.jobs.open(request.id, vehicle.id, number)
+  const write = () =>
+    inTurn(db, garageId, async tx => {
+      const store = forGarage(tx, garageId)
+      const existing = await store.jobs.find(request.id)
+      if (existing) return { id: existing.id, number: existing.number }
+      const vehicle = await wantVehicle(store, request)
+      await wantPerson(store, request.personId)
+      const number = await store.jobs.nextNumber()
+      await store.jobs.open(request.id, vehicle.id, number)
 
-    const log: JobEvent[] = []
-    const write = <T extends EventType>(type: T, payload: EventPayloads[T]) => {
-      log.push({
-        id: crypto.randomUUID(),
-        jobId: request.id,
-        seq: log.length + 1,
-        deviceId: request.deviceId,
-        deviceTime: request.at,
-        ...(saidAt ? { saidAt } : {}),
-        personId: request.personId,
-        type,
-        payload,
-      } as JobEvent)
-    }
-    const { complaint, pumpTest, odometerKm, findings } = request
-    write('job-opened', { number, vehicle, complaint, pumpTest, odometerKm })
-    write('plan-made', { procedure, plan, circumstances, clock })
-    if (request.comebackOf) write('comeback-noted', await comebackOf(store, vehicle.id, request.comebackOf))
-    for (const [testId, outcome] of Object.entries(findings?.outcomes ?? {}))
-      write('finding-noted', { tableId: findings!.tableId, testId, outcome })
-    const known = await knownOfCar(store, vehicle.id, procedure)
-    for (const figure of known.figures) write('figure-named', figure)
-    for (const described of known.fasteners) write('fastener-described', described)
-    await record(tx, garageId, null, tell(log))
-    return { id: request.id, number }
-  })
+      const log: JobEvent[] = []
+      const add = <T extends EventType>(type: T, payload: EventPayloads[T]) => {
+        log.push({
+          id: crypto.randomUUID(),
+          jobId: request.id,
+          seq: log.length + 1,
+          deviceId: request.deviceId,
+          deviceTime: request.at,
+          ...(saidAt ? { saidAt } : {}),
+          personId: request.personId,
+          type,
+          payload,
+        } as JobEvent)
+      }
+      const { complaint, pumpTest, odometerKm, findings } = request
+      add('job-opened', { number, vehicle, complaint, pumpTest, odometerKm })
+      add('plan-made', { procedure, plan, circumstances, clock })
+      if (request.comebackOf) add('comeback-noted', await comebackOf(store, vehicle.id, request.comebackOf))
+      for (const [testId, outcome] of Object.entries(findings?.outcomes ?? {}))
+        add('finding-noted', { tableId: findings!.tableId, testId, outcome })
+      const known = await knownOfCar(store, vehicle.id, procedure)
+      for (const figure of known.figures) add('figure-named', figure)
+      for (const described of known.fasteners) add('fastener-described', described)
+      await record(tx, garageId, null, tell(log))
+      return { id: request.id, number }
+    })
+  return underItsId(write)
 }
 
 /** @throws Refused on a car that is not here, or whose odometer would run back */

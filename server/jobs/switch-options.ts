@@ -11,10 +11,11 @@ import { findPack } from '../garage-packs'
 import { learnedPack } from '../learn'
 import type { PackShelf } from '../load-packs'
 import { Refused } from '../refused'
-import { answerFor, takenOnce } from './append'
+import { answerFor } from './append'
 import { expandOrRefuse } from './expand'
 import { record } from './record'
 import { tell } from './told'
+import { underItsId } from './under-its-id'
 import type { Told } from './told'
 
 /** So often the log may have grown while the plan was worked out; then others wait for it. */
@@ -41,7 +42,7 @@ export async function switchJobOptions(
   }
   /** Holds the job and writes what was planned, or plans then; `null` where the log has grown since it was planned. */
   const write = (planned: { before: Told; payload: EventPayloads['options-switched'] } | null) =>
-    takenOnce(() =>
+    underItsId(() =>
       inGarage(db, garageId, async (tx): Promise<PostedEvents | null> => {
         const store = forGarage(tx, garageId)
         await store.jobs.hold(jobId)

@@ -10,6 +10,8 @@ export interface Line {
   silence: (on: boolean) => void
   /** While refusing, connections are cut and new ones are closed at once. */
   refuse: (on: boolean) => void
+  /** The next statement that says so is done, and its answer goes nowhere: the connection is cut. */
+  loseAnswerTo: (statement: string) => void
   close: () => Promise<void>
 }
 
@@ -19,6 +21,7 @@ export async function lineTo(databaseUrl: string): Promise<Line> {
   const pairs = new Set<[Socket, Socket]>()
   let silent = false
   let refusing = false
+  let lost: string | null = null
   const server = createServer(near => {
     if (refusing) return void near.destroy()
     const far = connect(Number(target.port), target.hostname)
@@ -28,7 +31,13 @@ export async function lineTo(databaseUrl: string): Promise<Line> {
       [near, far],
       [far, near],
     ] as const) {
-      from.on('data', chunk => to.write(chunk))
+      from.on('data', chunk => {
+        if (from === near && lost !== null && chunk.includes(lost)) {
+          lost = null
+          far.removeAllListeners('data').once('data', () => near.destroy())
+        }
+        to.write(chunk)
+      })
       from.on('error', () => {})
       from.on('close', () => {
         to.destroy()
@@ -63,6 +72,9 @@ export async function lineTo(databaseUrl: string): Promise<Line> {
     refuse(on) {
       refusing = on
       if (on) cut()
+    },
+    loseAnswerTo(statement) {
+      lost = statement
     },
     close: () =>
       new Promise(resolve => {
