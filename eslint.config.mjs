@@ -22,6 +22,7 @@ const subjects = [
   'units',
   'say',
   'pack',
+  'physics',
   'fasteners',
   'alignment',
   'clutch',

@@ -18,6 +18,7 @@ import { ladderFile } from './pack-ladder'
 import { links } from './pack-links'
 import { counts, operation, override, threePoint } from './pack-operation'
 import { body } from './pack-bodies'
+import { foot, load } from './pack-loads'
 import { boltMap, item, outline } from './pack-things'
 import { bay, bayParts } from './pack-bay'
 import { id, sentence, when } from './pack-words'
@@ -59,6 +60,7 @@ const moduleParts = {
     .default([]),
   parts: z.array(z.strictObject({ id, name: sentence, about: sentence.optional() })).default([]),
   bodies: z.array(body).min(1).max(4).optional(),
+  loads: z.array(load).min(1).max(12).optional(),
   assumes: z.record(id, id).default({}),
   links,
 }
@@ -91,7 +93,9 @@ const adjustments = z.strictObject({
   moves: z.record(id, id).default({}),
   operations: z.record(id, override.partial()).default({}),
   facts: z.record(id, z.strictObject({ name: sentence.optional(), because: sentence.optional() })).default({}),
-  items: z.record(id, z.strictObject({ name: sentence.optional(), goesTo: sentence.optional() })).default({}),
+  items: z
+    .record(id, z.strictObject({ name: sentence.optional(), goesTo: sentence.optional(), foot: foot.optional() }))
+    .default({}),
 })
 
 /** `packs/modules/*.yaml` */

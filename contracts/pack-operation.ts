@@ -150,6 +150,7 @@ export const operation = z
     leaves: z.enum(['started', 'snug']).optional(),
     safety: z.boolean().optional(),
     whole: z.boolean().optional(),
+    settles: z.array(id).min(1).max(6).optional(),
     moreFigures: z.array(id).min(1).optional(),
     when: when.default([]),
     refit: refit.default({ kind: 'none' }),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { itemStates } from '../core/pack/kinds'
 import { drawnParts } from '../core/pack/things'
+import { foot } from './pack-loads'
 import { id, sentence } from './pack-words'
 
 /** What comes off a car, and where its bolts stand. */
@@ -17,6 +18,7 @@ export const item = z
     hand: z.boolean().optional(),
     newPart: id.optional(),
     safety: z.boolean().optional(),
+    foot: foot.optional(),
   })
   .refine(value => !(value.group && value.hand), {
     path: ['hand'],

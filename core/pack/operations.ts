@@ -111,6 +111,8 @@ export interface OperationSource {
   whole?: boolean
   /** Other groups that it sets at their figures besides. */
   moreFigures?: string[]
+  /** Loads that have to hang by themselves while it is done: every prop of theirs is away. */
+  settles?: string[]
   /** Where a garage's own times stand in `minutes`: what the pack said, and how many times were seen. */
   learned?: { from: ThreePoint; times: number }
   when: When

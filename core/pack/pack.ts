@@ -7,6 +7,7 @@ import type { CarDrawing } from './drawing'
 import type { FastenerGroup, Outline } from './fasteners'
 import type { CarPosition } from './kinds'
 import type { Ladder } from './ladders'
+import type { Load } from './loads'
 import type { Fact, Link, LinkSource, Operation, OperationSource, Positioning, PlaceReached } from './operations'
 import type { PackOption } from './options'
 import type { Pace } from './pace'
@@ -43,6 +44,8 @@ export interface PackModule {
   parts: Part[]
   /** Bodies with loose pieces in them. */
   bodies?: Body[]
+  /** What falls when it is let go. */
+  loads?: Load[]
   /** Choices that hold where a layout says nothing of them; settled when a pack is put together. */
   assumes: Record<string, string>
   operations: OperationSource[]
@@ -88,6 +91,8 @@ export interface Procedure extends SharedContent {
   groups: FastenerGroup[]
   parts: Part[]
   bodies?: Body[]
+  /** A job of before does not say. */
+  loads?: Load[]
   drawing?: CarDrawing
   /** A job of before does not say. */
   bay?: Bay

@@ -1,4 +1,5 @@
 import type { ItemState } from './kinds'
+import type { Foot } from './loads'
 
 /** Parts that the drawings know how to draw. */
 export const drawnParts = [
@@ -39,6 +40,8 @@ export interface LedgerItem {
   hand?: boolean
   /** The part that goes in instead of it where the plan uses one; the old one stays with the old parts. */
   newPart?: string
+  /** What is propped: where it stands. */
+  foot?: Foot
   /** No reason lets it be left as it is when the car goes: wheels, brakes, steering. */
   safety?: boolean
 }

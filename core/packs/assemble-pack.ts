@@ -5,6 +5,7 @@ import { knownAnswers } from './known-answers'
 import { KnownSteps } from './known-steps'
 import { narrow, narrowBoard } from './narrow'
 import { narrowDrawing } from './narrow-drawing'
+import { settlesHere } from './settles-here'
 import { renewingOf } from './renewals'
 import type { Renewing } from './renewals'
 import { moduleUnder, resolveModule, stepIds } from './resolve-module'
@@ -75,6 +76,7 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     .filter(module => module.operations.length > 0)
     .map(module => ({ ...module, operations: module.operations.map(operation => knownAnswers(operation, answers)) }))
     .map(module => belonging(module, known, has, settle))
+    .map((module, _, all) => ({ ...module, operations: settlesHere(module, all, shelf.modules.values()) }))
   const { fixed: _fixed, defaults: _defaults, rank: _rank, drawing, guides: _guides, uses: _uses, ...rest } = layout
   return {
     ...rest,

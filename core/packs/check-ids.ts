@@ -59,6 +59,7 @@ function unknownIds(pack: Pack): PackFault[] {
   const parts = idsOf(pack.modules.flatMap(module => module.parts))
   const tools = idsOf(pack.tools)
   const bodies = idsOf(pack.modules.flatMap(module => module.bodies ?? []))
+  const loads = idsOf(pack.modules.flatMap(module => module.loads ?? []))
   const sheets = idsOf(pack.bench.sheets)
   const cautions = idsOf(pack.cautions)
   const places = idsOf(bayOf(pack).places)
@@ -108,6 +109,7 @@ function unknownIds(pack: Pack): PackFault[] {
         ...(override?.moreFigures ?? []),
       ])
       want(path, 'body', bodies, [bodyOf(operation), bodyOf(override ?? {})])
+      want(path, 'load', loads, operation.settles ?? [])
       want(path, 'sheet', sheets, [sheetOf(operation), sheetOf(override ?? {})])
       want(path, 'way of bleeding', idsOf(pack.bleeding), [wayOf(operation), wayOf(override ?? {})])
       const { minutes } = pack.bleeding.find(way => way.id === wayOf(operation)) ?? {}
@@ -140,6 +142,16 @@ function unknownIds(pack: Pack): PackFault[] {
     want(`${path}.outline`, 'outline', idsOf(pack.outlines), [body.outline])
     want(`${path}.groups`, 'fastener group', groups, body.groups)
     want(path, 'operation', operationIds, [body.opens, body.closes, ...body.steps])
+  }
+  for (const load of pack.modules.flatMap(module => module.loads ?? [])) {
+    const path = `loads[${load.id}]`
+    want(path, 'item', items, [load.out, ...load.heldBy.flatMap(({ prop, fitted = [] }) => [prop, ...fitted])])
+    want(
+      path,
+      'fastener group',
+      groups,
+      load.heldBy.map(({ bolts }) => bolts?.group),
+    )
   }
   for (const check of pack.closing) want(`closing[${check.id}].steps`, 'operation', operationIds, check.steps)
   for (const ladder of pack.ladders) {

@@ -1,6 +1,7 @@
 import { checkAnswers } from './check-answers'
 import { checkFasteners } from './check-fasteners'
 import { checkIds } from './check-ids'
+import { checkLoads } from './check-loads'
 import { checkSense } from './check-sense'
 import { checkTools } from './check-tools'
 import { unknownTokens } from '../say/terms'
@@ -21,9 +22,10 @@ export interface PackFault {
  */
 export function checkPack(pack: Pack, terms: TermTable): PackFault[] {
   const faults = [...checkIds(pack), ...badTokens(pack, terms)]
-  return faults.length > 0
-    ? faults
-    : [...checkAnswers(pack), ...checkTools(pack), ...checkFasteners(pack), ...checkSense(pack)]
+  if (faults.length > 0) return faults
+  const senseless = [...checkAnswers(pack), ...checkTools(pack), ...checkFasteners(pack), ...checkSense(pack)]
+  // Work whose links form a cycle has no order to be worked off in.
+  return senseless.length > 0 ? senseless : checkLoads(pack)
 }
 
 function badTokens(pack: Pack, terms: TermTable): PackFault[] {

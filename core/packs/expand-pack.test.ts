@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { coverAndPart, link, operation, smallPack } from '../../tests/support/small-pack'
 import { expandPack, PackError } from './expand-pack'
+import type { Pack, PackModule } from '../pack/pack'
 
 const ids = (pack: Parameters<typeof expandPack>[0], options = {}) =>
   expandPack(pack, options).operations.map(({ id }) => id)
@@ -124,5 +125,45 @@ describe('facts', () => {
       ],
     })
     expect(ids(pack)).toEqual(['from-above', 'jack', 'jack.refit', 'later'])
+  })
+})
+
+describe('what is propped', () => {
+  const jack = { id: 'jack', name: 'Jack', state: 'propped' as const }
+  const work = (more: Partial<PackModule>) =>
+    smallPack({
+      items: [jack],
+      operations: [
+        operation('jack-under', {
+          place: 'under',
+          car: 'raised',
+          takesOff: { jack: 1 },
+          refit: { kind: 'mirror', override: { title: 'Jack away' } },
+        }),
+        operation('from-above', { car: 'ground' }),
+        operation('settled', { phase: 'test', settles: ['box'] }),
+      ],
+      ...more,
+    })
+  const because = (pack: Pack) => expandPack(pack).links.map(link => [link.before, link.after, link.because])
+
+  it('keeps the car at its height with a foot on the floor, and not with one on the car', () => {
+    expect(because(work({ items: [{ ...jack, foot: 'floor' }] }))).toContainEqual([
+      'from-above',
+      'jack-under',
+      'Jack stands on the floor: the car keeps its height as long as it does.',
+    ])
+    expect(because(work({ items: [{ ...jack, foot: 'car' }] }))).toEqual([
+      ['jack-under', 'jack-under.refit', expect.any(String)],
+    ])
+  })
+  it('is away before what it carries settles', () => {
+    const loads = [{ id: 'box', name: 'Box', heldBy: [{ prop: 'jack' }] }]
+    expect(because(work({ loads }))).toContainEqual([
+      'jack-under.refit',
+      'settled',
+      'Box has to hang by itself and settle; tightened while something carries it, it stays twisted.',
+    ])
+    expect(expandPack(work({ loads })).loads).toEqual(loads)
   })
 })

@@ -3,6 +3,7 @@ import { authoredOrder } from './authored-order'
 import { groupsSetBy } from './check-fasteners'
 import { factLinks } from './fact-links'
 import { findCycle } from '../base/find-cycle'
+import { physicsLinks } from './physics-links'
 import { narrow, narrowBody } from './narrow'
 import type { FastenerGroup } from '../pack/fasteners'
 import { EITHER_POSITION } from '../pack/kinds'
@@ -63,6 +64,7 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     groups: usedGroups(pack, operations),
     parts: usedParts(pack, operations),
     ...bodiesHere(pack, present),
+    ...loadsHere(pack, operations),
     ...(pack.drawing ? { drawing: pack.drawing } : {}),
     ...(pack.bay ? { bay: pack.bay } : {}),
     ...(pack.pace ? { pace: pack.pace } : {}),
@@ -97,6 +99,7 @@ export function workUnder(pack: Pack, chosen: Record<string, string>): ChosenWor
       ...sources.flatMap(({ refitLink }) => refitLink ?? []),
       ...sources.flatMap(({ undoneLink }) => undoneLink ?? []),
       ...facts.flatMap(fact => factLinks(fact, operations, written.earlier)),
+      ...physicsLinks(pack, operations, written.earlier),
       ...wholeLinks(operations),
     ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after),
   )
@@ -187,9 +190,11 @@ function usedFacts(pack: Pack, operations: Operation[]): Fact[] {
   return pack.modules.flatMap(module => module.facts).filter(fact => used.has(fact.id))
 }
 
+const itemsOf = (pack: Pack) => [...pack.items, ...pack.modules.flatMap(module => module.items)]
+
 function usedItems(pack: Pack, operations: Operation[], positions: Record<CarPosition, Stood>): LedgerItem[] {
   const used = new Set([...operations, ...Object.values(positions)].flatMap(step => Object.keys(step.takesOff)))
-  return [...pack.items, ...pack.modules.flatMap(module => module.items)].filter(item => used.has(item.id))
+  return itemsOf(pack).filter(item => used.has(item.id))
 }
 
 /** Bodies that this work opens. */
@@ -198,6 +203,16 @@ function bodiesHere(pack: Pack, present: Set<string>): Pick<Procedure, 'bodies'>
     .flatMap(module => module.bodies ?? [])
     .flatMap(body => (present.has(body.opens) ? [narrowBody(body, step => present.has(step))] : []))
   return bodies.length > 0 ? { bodies } : {}
+}
+
+/** Loads that this work takes a hold from, with the holds that it knows. */
+function loadsHere(pack: Pack, operations: Operation[]): Pick<Procedure, 'loads'> {
+  const moved = new Set(operations.flatMap(operation => Object.keys(operation.takesOff)))
+  const loads = pack.modules
+    .flatMap(module => module.loads ?? [])
+    .map(load => ({ ...load, heldBy: load.heldBy.filter(({ prop }) => prop === undefined || moved.has(prop)) }))
+    .filter(load => load.heldBy.some(({ prop }) => prop !== undefined))
+  return loads.length > 0 ? { loads } : {}
 }
 
 function usedParts(pack: Pack, operations: Operation[]): Part[] {

@@ -1,5 +1,6 @@
-import { EITHER_POSITION, phases } from '../pack/kinds'
+import { phases } from '../pack/kinds'
 import type { Fact, Link, Operation } from '../pack/operations'
+import { heightLinks } from './height-links'
 
 const rank = (operation: Operation) => phases.indexOf(operation.phase)
 
@@ -35,32 +36,7 @@ export function factLinks(fact: Fact, operations: Operation[], writtenBefore: (s
         return givers.filter(giver => giver !== operation).map(giver => link(giver, operation))
       })
     })
-  return [...needed, ...heightLinks(fact, givers, enders, operations, writtenBefore)]
-}
-
-/** While the fact holds the car keeps its height: work at the other height comes before it is given or after it is ended. */
-function heightLinks(
-  fact: Fact,
-  givers: Operation[],
-  enders: Operation[],
-  operations: Operation[],
-  writtenBefore: (step: string) => Set<string>,
-): Link[] {
-  if (!fact.carStays) return []
+  if (!fact.carStays) return needed
   const because = `The car cannot change its height while this holds: ${fact.name}.`
-  const link = (before: Operation, after: Operation): Link => ({
-    before: before.id,
-    after: after.id,
-    kind: 'safety',
-    because,
-    waitMinutes: 0,
-  })
-  const earlier = new Set(givers.flatMap(giver => [...writtenBefore(giver.id)]))
-  return operations
-    .filter(operation => operation.car !== EITHER_POSITION && operation.car !== fact.carStays)
-    .flatMap(operation =>
-      rank(operation) <= phases.indexOf('strip') || earlier.has(operation.id)
-        ? givers.map(giver => link(operation, giver))
-        : enders.map(ender => link(ender, operation)),
-    )
+  return [...needed, ...heightLinks({ stance: fact.carStays, because, givers, enders }, operations, writtenBefore)]
 }

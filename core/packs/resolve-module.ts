@@ -1,6 +1,7 @@
 import { both } from './applies'
 import { refitId } from './mirror'
 import type { When } from '../pack/kinds'
+import type { Load } from '../pack/loads'
 import type { OperationSource } from '../pack/operations'
 import type { PackModule } from '../pack/pack'
 import { AssemblyError } from './shelf'
@@ -32,12 +33,19 @@ export function resolveModule(source: ModuleSource, shelf: Pick<Shelf, 'modules'
     groups: [...base.groups, ...own.groups],
     parts: [...base.parts, ...own.parts],
     ...(base.bodies || own.bodies ? { bodies: [...(base.bodies ?? []), ...(own.bodies ?? [])] } : {}),
+    ...(base.loads || own.loads ? { loads: loadsOf(base, own) } : {}),
     operations: [
       ...base.operations.filter(operation => !replaced.has(operation.id)).map(operation => adjusted(operation, adjust)),
       ...own.operations,
     ],
     links: [...base.links, ...own.links],
   }
+}
+
+/** A module's own word on a load goes before what it takes over. */
+function loadsOf(base: PackModule, own: Pick<PackModule, 'loads'>): Load[] {
+  const known = new Set(own.loads?.map(({ id }) => id))
+  return [...(base.loads ?? []).filter(({ id }) => !known.has(id)), ...(own.loads ?? [])]
 }
 
 /** Ids of the steps of a module, those of the refit by their own. */

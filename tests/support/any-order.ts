@@ -1,23 +1,41 @@
 import type { packs } from '../../core'
 
-/** A random order that respects every link. */
+/** A random order that respects every link: what follows at once does. */
 export function someOrder(procedure: packs.Procedure, pick: () => number): packs.Operation[] {
   const missing = new Map(procedure.operations.map(operation => [operation.id, 0]))
   const after = new Map<string, string[]>()
+  const atOnce = new Map<string, Set<string>>()
   for (const link of procedure.links) {
+    if (after.get(link.before)?.includes(link.after)) {
+      if (link.atOnce) atOnce.set(link.before, new Set([...(atOnce.get(link.before) ?? []), link.after]))
+      continue
+    }
     missing.set(link.after, missing.get(link.after)! + 1)
     after.set(link.before, [...(after.get(link.before) ?? []), link.after])
+    if (link.atOnce) atOnce.set(link.before, new Set([...(atOnce.get(link.before) ?? []), link.after]))
   }
   const byId = new Map(procedure.operations.map(operation => [operation.id, operation]))
   const ready = procedure.operations.filter(operation => missing.get(operation.id) === 0)
   const order: packs.Operation[] = []
-  while (ready.length > 0) {
-    const [next] = ready.splice(Math.floor(pick() * ready.length), 1)
-    order.push(next!)
-    for (const id of after.get(next!.id) ?? []) {
+  /** Whether all that follows it at once waits for nothing else. */
+  const canFollow = ({ id }: packs.Operation) => [...(atOnce.get(id) ?? [])].every(next => missing.get(next) === 1)
+  const take = (operation: packs.Operation) => {
+    order.push(operation)
+    for (const id of after.get(operation.id) ?? []) {
       missing.set(id, missing.get(id)! - 1)
       if (missing.get(id) === 0) ready.push(byId.get(id)!)
     }
+    for (const id of atOnce.get(operation.id) ?? []) {
+      ready.splice(ready.indexOf(byId.get(id)!), 1)
+      take(byId.get(id)!)
+    }
+  }
+  while (ready.length > 0) {
+    const free = ready.filter(canFollow)
+    if (free.length === 0) break
+    const next = free[Math.floor(pick() * free.length)]!
+    ready.splice(ready.indexOf(next), 1)
+    take(next)
   }
   return order
 }
