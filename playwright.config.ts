@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { chromiumPath, quietArgs } from './tests/support/chromium'
+import { chromiumPath, quietArgs, unmovedClock } from './tests/support/chromium'
 import { onFixedClock } from './tests/support/on-fixed-clock'
 
 onFixedClock()
@@ -25,6 +25,7 @@ export default defineConfig({
     launchOptions: {
       executablePath: chromiumPath,
       args: quietArgs,
+      env: unmovedClock,
     },
   },
 })

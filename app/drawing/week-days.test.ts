@@ -17,7 +17,10 @@ describe('the days ahead', () => {
     ])
   })
   it('end with the light on a driveway', () => {
-    const { bay, driveway } = weekWindows(weekDays(now, 1, hours, { latitude: 52, longitude: 0 }), now)
+    // Where this machine’s clock goes by the sun, on whichever side of the date line.
+    const east = -now.getTimezoneOffset() / 4
+    const longitude = east > 180 ? east - 360 : east
+    const { bay, driveway } = weekWindows(weekDays(now, 1, hours, { latitude: 52, longitude }), now)
     expect(driveway[0]![1]).toBeLessThan(bay[0]![1])
     expect(driveway[0]![1]).toBeGreaterThan(300)
   })

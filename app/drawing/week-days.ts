@@ -17,16 +17,24 @@ export function weekDays(
   return Array.from({ length: days }, (_, index): WeekDay => {
     const start = addDays(startOfDay(now), index)
     const at = (minutes: number) => new Date(start.getFullYear(), start.getMonth(), start.getDate(), 0, minutes)
-    const dark = place && darkFrom(place.latitude, place.longitude, getDayOfYear(start))
+    const darkUtc = place && darkFrom(place.latitude, place.longitude, getDayOfYear(start))
     return {
       start,
       from: at(fromMinute),
       to: at(toMinute),
-      dark:
-        dark === null
-          ? null
-          : new Date(Date.UTC(start.getFullYear(), start.getMonth(), start.getDate()) + dark * 60_000),
+      dark: darkUtc === null ? null : eveningOf(start, darkUtc),
       worked: weekdays.includes(start.getDay()),
     }
   })
+}
+
+const DAY_MS = 24 * 3_600_000
+/** An evening begins no earlier than this after midnight, in the south of a June as little as in the north of a December. */
+const MORNING_MS = DAY_MS / 4
+
+/** A minute of the day in UTC as the moment of it that belongs to a day as it is counted here: beyond the date line they are a day apart. */
+function eveningOf(start: Date, minuteUtc: number): Date {
+  const told = Date.UTC(start.getFullYear(), start.getMonth(), start.getDate()) + minuteUtc * 60_000
+  const since = told - start.getTime() - MORNING_MS
+  return new Date(start.getTime() + MORNING_MS + (((since % DAY_MS) + DAY_MS) % DAY_MS))
 }

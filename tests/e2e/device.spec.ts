@@ -130,7 +130,8 @@ test('a link that is made before the server has said which there are stays', asy
   await page.getByRole('button', { name: 'Make a link' }).click()
   await expect(page.getByTestId('share-link')).toBeVisible()
   release()
-  await (await first!.response())!.finished()
+  // A page on a slow machine may have given up on it; then nothing of it comes any more.
+  await (await first!.response())?.finished()
   // Whatever the page makes of that answer, it has made by then.
   await page.evaluate(() => new Promise(resolve => setTimeout(resolve)))
   await expect(page.getByTestId('share-link')).toBeVisible()

@@ -10,3 +10,6 @@ export const quietArgs = [
   '--disable-component-update',
   '--disable-sync',
 ]
+
+/** The browser goes by the machine's own clock, whatever `bin/test --at` says: its processes spin under one that was moved. Its pages have a clock of their own. */
+export const unmovedClock = { ...process.env, LD_PRELOAD: '' }

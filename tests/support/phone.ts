@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import type { Page } from '@playwright/test'
-import { chromiumPath, quietArgs } from './chromium'
+import { chromiumPath, quietArgs, unmovedClock } from './chromium'
 
 const PHONE = { width: 390, height: 844 }
 
@@ -36,7 +36,7 @@ export function newPhone(): Phone {
         `--user-data-dir=${profile}`,
         'about:blank',
       ],
-      { stdio: 'ignore', detached: true },
+      { stdio: 'ignore', detached: true, env: unmovedClock },
     )
     while (!existsSync(portFile) || !readFileSync(portFile, 'utf8').includes('\n')) {
       if (running.exitCode !== null) throw new Error(`the browser ended with ${running.exitCode}`)
