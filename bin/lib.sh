@@ -30,6 +30,29 @@ need_modules() {
   printf '%s' "$lock" > "$stamp"
 }
 
+# What one checkout has made every other of this machine may take, a fresh clone too: builds by what they were made of,
+# and what linter, formatter and types know of files, which they hold against each file's content themselves.
+CACHES=${XDG_CACHE_HOME:-$HOME/.cache}/eldrin
+
+# keep_in_cache FOLDER NAME: a copy of the folder takes the place of what is kept under that name. A cache that cannot be written is none.
+keep_in_cache() {
+  local kept=$CACHES/$2
+  mkdir -p "$(dirname "$kept")" 2>/dev/null || return 0
+  (
+    flock 9
+    rm -rf "$kept.new" && cp -a "$1" "$kept.new" && rm -rf "$kept" && mv -T "$kept.new" "$kept" && touch "$kept"
+  ) 9>"$CACHES/lock" 2>/dev/null || true
+}
+
+# take_from_cache NAME FOLDER: puts what is kept in the folder's place; fails where there is nothing.
+take_from_cache() {
+  [ -d "$CACHES/$1" ] || return 1
+  (
+    flock 9
+    rm -rf "$2" && mkdir -p "$(dirname "$2")" && cp -a "$CACHES/$1" "$2" && touch "$CACHES/$1"
+  ) 9>"$CACHES/lock" 2>/dev/null || { rm -rf "$2"; return 1; }
+}
+
 free_port() {
   node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'
 }
@@ -106,12 +129,23 @@ need_build() {
   local stamp=$ROOT/.output/.eldrin-source
   local mark; mark=$(source_mark)
   if [ ! -f "$stamp" ] || [ "$(cat "$stamp")" != "$mark" ]; then
-    say 'building'
-    [ -f "$ROOT/.nuxt/tsconfig.json" ] || (cd "$ROOT" && npx --no-install nuxt prepare --logLevel silent >/dev/null)
-    (cd "$ROOT" && ELDRIN_BUILD_DIR=$ROOT/.data/nuxt npx --no-install nuxt build --logLevel silent >"$ROOT/.data/build.log" 2>&1) || { tail -40 "$ROOT/.data/build.log" >&2; die 'the build failed'; }
-    printf '%s' "$mark" > "$stamp"
+    take_from_cache "builds/$(build_name "$mark")" "$ROOT/.output" || make_build "$mark"
   fi
   need_packs "$mark"
+}
+
+build_name() { printf '%s on node %s' "$1" "$(node --version)" | cksum | tr -d ' '; }
+
+# How many builds are kept: the one that is worked on, the one that is proven, and a few before.
+BUILDS_KEPT=4
+
+make_build() {
+  say 'building'
+  [ -f "$ROOT/.nuxt/tsconfig.json" ] || (cd "$ROOT" && npx --no-install nuxt prepare --logLevel silent >/dev/null)
+  (cd "$ROOT" && ELDRIN_BUILD_DIR=$ROOT/.data/nuxt npx --no-install nuxt build --logLevel silent >"$ROOT/.data/build.log" 2>&1) || { tail -40 "$ROOT/.data/build.log" >&2; die 'the build failed'; }
+  printf '%s' "$1" > "$ROOT/.output/.eldrin-source"
+  keep_in_cache "$ROOT/.output" "builds/$(build_name "$1")"
+  ls -1td "$CACHES"/builds/* 2>/dev/null | tail -n +$((BUILDS_KEPT + 1)) | xargs -r -d '\n' rm -rf
 }
 
 # The layouts are read and looked through once for a build, not at every start of it.

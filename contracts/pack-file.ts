@@ -19,6 +19,7 @@ import { links } from './pack-links'
 import { counts, operation, override, threePoint } from './pack-operation'
 import { body } from './pack-bodies'
 import { foot, load } from './pack-loads'
+import { surface } from './pack-surfaces'
 import { boltMap, item, outline } from './pack-things'
 import { bay, bayParts } from './pack-bay'
 import { id, sentence, when } from './pack-words'
@@ -61,6 +62,7 @@ const moduleParts = {
   parts: z.array(z.strictObject({ id, name: sentence, about: sentence.optional() })).default([]),
   bodies: z.array(body).min(1).max(4).optional(),
   loads: z.array(load).min(1).max(12).optional(),
+  surfaces: z.array(surface).min(1).max(12).optional(),
   assumes: z.record(id, id).default({}),
   links,
 }

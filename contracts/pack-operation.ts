@@ -3,6 +3,7 @@ import { bodyWants } from '../core/pack/bodies'
 import { phases } from '../core/pack/kinds'
 import { judgeKinds } from '../core/pack/sheets'
 import type { OperationSource, RefitRule } from '../core/pack/operations'
+import { cleanliness } from './pack-surfaces'
 import { id, sentence, when } from './pack-words'
 
 /** A piece of work as a pack writes it, with what it asks, uses and takes off. */
@@ -115,6 +116,7 @@ export const override = z.strictObject({
   milestone: sentence.optional(),
   leaves: z.enum(['started', 'snug']).optional(),
   moreFigures: z.array(id).min(1).optional(),
+  ...cleanliness,
 })
 
 export const refit = z.union([
@@ -150,7 +152,9 @@ export const operation = z
     leaves: z.enum(['started', 'snug']).optional(),
     safety: z.boolean().optional(),
     whole: z.boolean().optional(),
+    once: z.boolean().optional(),
     settles: z.array(id).min(1).max(6).optional(),
+    ...cleanliness,
     moreFigures: z.array(id).min(1).optional(),
     when: when.default([]),
     refit: refit.default({ kind: 'none' }),

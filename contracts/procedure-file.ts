@@ -7,6 +7,7 @@ import { utcOffset } from './circumstances'
 import { instant, key } from './common'
 import { bay } from './pack-bay'
 import { load } from './pack-loads'
+import { surface } from './pack-surfaces'
 
 /**
  * The work of a job and its plan, as a job file carries them. What a newer Eldrin added is let through; all that is counted, drawn or
@@ -98,6 +99,7 @@ const work = z.looseObject({
   ),
   items: list(z.looseObject({ id, name: text, state: z.enum(itemStates) }), 1000),
   loads: list(load, 60).optional(),
+  surfaces: list(surface, 60).optional(),
   facts: list(z.looseObject({ id, name: text, because: text, kind: z.enum(linkKinds), initially: z.boolean() }), 500),
   groups: list(group, 200),
   parts: list(z.looseObject({ id, name: text }), 500),

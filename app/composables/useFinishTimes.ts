@@ -4,7 +4,7 @@ import { actualMinutes, calendarFrom } from '../../core/job'
 import { paceSoFar } from '../../core/job/views/pace-so-far'
 import { finishBy, oddsBy, paceOnTop, stepMinutes, stepsToRun, troubleOdds } from '../../core/sequence'
 import type { FinishTimes } from '../../core/sequence'
-import { darkToday } from '../drawing/dark-today'
+import { darkOn } from '../drawing/dark-on'
 import { utcOffsetMinutes } from '../words/utc-offset'
 
 const AGAIN_MS = 120_000
@@ -85,7 +85,7 @@ export function useFinishTimes() {
   })
   const moment = (share: number) =>
     times.value && new Date(from.value.getTime() + finishBy(times.value, share) * 60_000)
-  const dark = computed(() => (garage.garage?.location ? darkToday(garage.garage.location, from.value) : null))
+  const dark = computed(() => (garage.garage?.location ? darkOn(from.value, garage.garage.location) : null))
   return {
     evenOdds: computed(() => moment(0.5)),
     eightInTen: computed(() => moment(0.8)),

@@ -2,6 +2,7 @@ import type { BodyWant } from './bodies'
 import type { CarPosition, LinkKind, Phase, Place, ThreePoint, When } from './kinds'
 import type { ReadingSpec } from './readings'
 import type { JudgeKind } from './sheets'
+import type { Cleanliness } from './surfaces'
 
 /** A control that is left alone while a fact does not hold. */
 export const guards = ['pedal', 'start', 'park'] as const
@@ -49,7 +50,7 @@ export type Activity =
 export type RefitRule =
   { kind: 'none' } | { kind: 'by'; operation: string } | { kind: 'mirror'; override: RefitOverride }
 
-export interface RefitOverride {
+export interface RefitOverride extends Cleanliness {
   title: string
   phase?: Phase
   place?: Place
@@ -76,7 +77,7 @@ export interface RefitOverride {
 }
 
 /** One piece of work, as written in a module. */
-export interface OperationSource {
+export interface OperationSource extends Cleanliness {
   id: string
   title: string
   phase: Phase
@@ -109,6 +110,8 @@ export interface OperationSource {
   safety?: boolean
   /** The car is driven or heard: nothing has come off it before. */
   whole?: boolean
+  /** Not done again when the same comes apart once more: marks, soaking, what had rusted fast. */
+  once?: boolean
   /** Other groups that it sets at their figures besides. */
   moreFigures?: string[]
   /** Loads that have to hang by themselves while it is done: every prop of theirs is away. */

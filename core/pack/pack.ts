@@ -8,6 +8,7 @@ import type { FastenerGroup, Outline } from './fasteners'
 import type { CarPosition } from './kinds'
 import type { Ladder } from './ladders'
 import type { Load } from './loads'
+import type { Surface } from './surfaces'
 import type { Fact, Link, LinkSource, Operation, OperationSource, Positioning, PlaceReached } from './operations'
 import type { PackOption } from './options'
 import type { Pace } from './pace'
@@ -46,6 +47,8 @@ export interface PackModule {
   bodies?: Body[]
   /** What falls when it is let go. */
   loads?: Load[]
+  /** What some step wants clean. */
+  surfaces?: Surface[]
   /** Choices that hold where a layout says nothing of them; settled when a pack is put together. */
   assumes: Record<string, string>
   operations: OperationSource[]
@@ -93,6 +96,8 @@ export interface Procedure extends SharedContent {
   bodies?: Body[]
   /** A job of before does not say. */
   loads?: Load[]
+  /** A job of before does not say. */
+  surfaces?: Surface[]
   drawing?: CarDrawing
   /** A job of before does not say. */
   bay?: Bay

@@ -4,8 +4,8 @@ import type { Pack, PackModule, SharedContent } from '../pack/pack'
 import { knownAnswers } from './known-answers'
 import { KnownSteps } from './known-steps'
 import { narrow, narrowBoard } from './narrow'
+import { namedHere } from './named-here'
 import { narrowDrawing } from './narrow-drawing'
-import { settlesHere } from './settles-here'
 import { renewingOf } from './renewals'
 import type { Renewing } from './renewals'
 import { moduleUnder, resolveModule, stepIds } from './resolve-module'
@@ -72,11 +72,12 @@ export function assemblePack(layout: LayoutSource, shelf: Shelf): Pack {
     ]),
     fixed: Object.fromEntries(Object.entries(fixed).filter(([id]) => !options.some(option => option.id === id))),
   }
+  const everywhere = [...shelf.modules.values(), ...shelf.renewals]
   const modules = settled
     .filter(module => module.operations.length > 0)
     .map(module => ({ ...module, operations: module.operations.map(operation => knownAnswers(operation, answers)) }))
     .map(module => belonging(module, known, has, settle))
-    .map((module, _, all) => ({ ...module, operations: settlesHere(module, all, shelf.modules.values()) }))
+    .map((module, _, all) => ({ ...module, operations: namedHere(module, all, everywhere) }))
   const { fixed: _fixed, defaults: _defaults, rank: _rank, drawing, guides: _guides, uses: _uses, ...rest } = layout
   return {
     ...rest,

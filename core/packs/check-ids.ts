@@ -60,6 +60,7 @@ function unknownIds(pack: Pack): PackFault[] {
   const tools = idsOf(pack.tools)
   const bodies = idsOf(pack.modules.flatMap(module => module.bodies ?? []))
   const loads = idsOf(pack.modules.flatMap(module => module.loads ?? []))
+  const surfaces = idsOf(pack.modules.flatMap(module => module.surfaces ?? []))
   const sheets = idsOf(pack.bench.sheets)
   const cautions = idsOf(pack.cautions)
   const places = idsOf(bayOf(pack).places)
@@ -110,6 +111,10 @@ function unknownIds(pack: Pack): PackFault[] {
       ])
       want(path, 'body', bodies, [bodyOf(operation), bodyOf(override ?? {})])
       want(path, 'load', loads, operation.settles ?? [])
+      for (const { soils = [], washes = [], wantsClean = [], wantsShut = [] } of [operation, override ?? {}]) {
+        want(path, 'surface', surfaces, [...soils, ...washes, ...wantsClean])
+        want(path, 'item', items, wantsShut)
+      }
       want(path, 'sheet', sheets, [sheetOf(operation), sheetOf(override ?? {})])
       want(path, 'way of bleeding', idsOf(pack.bleeding), [wayOf(operation), wayOf(override ?? {})])
       const { minutes } = pack.bleeding.find(way => way.id === wayOf(operation)) ?? {}

@@ -1,7 +1,7 @@
 import { checkAnswers } from './check-answers'
 import { checkFasteners } from './check-fasteners'
 import { checkIds } from './check-ids'
-import { checkLoads } from './check-loads'
+import { checkPhysics } from './check-physics'
 import { checkSense } from './check-sense'
 import { checkTools } from './check-tools'
 import { unknownTokens } from '../say/terms'
@@ -25,7 +25,7 @@ export function checkPack(pack: Pack, terms: TermTable): PackFault[] {
   if (faults.length > 0) return faults
   const senseless = [...checkAnswers(pack), ...checkTools(pack), ...checkFasteners(pack), ...checkSense(pack)]
   // Work whose links form a cycle has no order to be worked off in.
-  return senseless.length > 0 ? senseless : checkLoads(pack)
+  return senseless.length > 0 ? senseless : checkPhysics(pack)
 }
 
 function badTokens(pack: Pack, terms: TermTable): PackFault[] {

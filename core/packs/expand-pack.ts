@@ -3,7 +3,7 @@ import { authoredOrder } from './authored-order'
 import { groupsSetBy } from './check-fasteners'
 import { factLinks } from './fact-links'
 import { findCycle } from '../base/find-cycle'
-import { physicsLinks } from './physics-links'
+import { physicalThings, physicsLinks } from './physics-links'
 import { narrow, narrowBody } from './narrow'
 import type { FastenerGroup } from '../pack/fasteners'
 import { EITHER_POSITION } from '../pack/kinds'
@@ -65,6 +65,7 @@ export function expandPack(pack: Pack, options: Record<string, string> = {}): Pr
     parts: usedParts(pack, operations),
     ...bodiesHere(pack, present),
     ...loadsHere(pack, operations),
+    ...surfacesHere(pack, operations),
     ...(pack.drawing ? { drawing: pack.drawing } : {}),
     ...(pack.bay ? { bay: pack.bay } : {}),
     ...(pack.pace ? { pace: pack.pace } : {}),
@@ -99,7 +100,7 @@ export function workUnder(pack: Pack, chosen: Record<string, string>): ChosenWor
       ...sources.flatMap(({ refitLink }) => refitLink ?? []),
       ...sources.flatMap(({ undoneLink }) => undoneLink ?? []),
       ...facts.flatMap(fact => factLinks(fact, operations, written.earlier)),
-      ...physicsLinks(pack, operations, written.earlier),
+      ...physicsLinks(physicalThings(pack), operations, written.earlier),
       ...wholeLinks(operations),
     ].filter(link => present.has(link.before) && present.has(link.after) && link.before !== link.after),
   )
@@ -213,6 +214,13 @@ function loadsHere(pack: Pack, operations: Operation[]): Pick<Procedure, 'loads'
     .map(load => ({ ...load, heldBy: load.heldBy.filter(({ prop }) => prop === undefined || moved.has(prop)) }))
     .filter(load => load.heldBy.some(({ prop }) => prop !== undefined))
   return loads.length > 0 ? { loads } : {}
+}
+
+/** Surfaces that something of this work wants clean. */
+function surfacesHere(pack: Pack, operations: Operation[]): Pick<Procedure, 'surfaces'> {
+  const wanted = new Set(operations.flatMap(({ wantsClean = [] }) => wantsClean))
+  const surfaces = pack.modules.flatMap(module => module.surfaces ?? []).filter(({ id }) => wanted.has(id))
+  return surfaces.length > 0 ? { surfaces } : {}
 }
 
 function usedParts(pack: Pack, operations: Operation[]): Part[] {

@@ -1,4 +1,5 @@
 import type { Link, LinkSource, Operation, OperationSource } from '../pack/operations'
+import type { Cleanliness } from '../pack/surfaces'
 
 /** The id of the step that undoes another. */
 export function refitId(id: string): string {
@@ -39,7 +40,18 @@ export function mirrorOperation(source: OperationSource, module: string): Operat
     milestone: override.milestone,
     ...(override.moreFigures ? { moreFigures: override.moreFigures } : {}),
     ...(override.leaves ? { leaves: override.leaves } : {}),
+    ...cleanlinessOf(override),
     ...(override.learned ? { learned: override.learned } : {}),
+  }
+}
+
+/** What a refit step does to surfaces is its own; what came off dirty goes back as it is told. */
+function cleanlinessOf({ soils, washes, wantsClean, wantsShut }: Cleanliness): Cleanliness {
+  return {
+    ...(soils ? { soils } : {}),
+    ...(washes ? { washes } : {}),
+    ...(wantsClean ? { wantsClean } : {}),
+    ...(wantsShut ? { wantsShut } : {}),
   }
 }
 

@@ -3,6 +3,7 @@ import type { AddedStep } from './added-work'
 import { knownAnswers } from './known-answers'
 import type { Known } from './known-answers'
 import { refitId } from './mirror'
+import { namedHere } from './named-here'
 import { narrow, narrowBoard, narrowBody } from './narrow'
 import { stepIds } from './resolve-module'
 import { settler } from './settle-choices'
@@ -50,9 +51,17 @@ export function packFromJob(
       module.operations.filter(({ id, phase }) => phase === 'prove' && !out.has(id)).map(({ id }) => id),
     ),
   )
+  // What nobody washed on this car was clean for it.
+  const unwashed = new Set(
+    pack.modules.flatMap(({ operations }) => operations.flatMap(({ id, washes = [] }) => (out.has(id) ? washes : []))),
+  )
   const worked = [
     ...pack.modules.map(module =>
-      without(out, { ...module, operations: module.operations.flatMap(settle), links: module.links.flatMap(settle) }),
+      without(out, unwashed, {
+        ...module,
+        operations: module.operations.flatMap(settle),
+        links: module.links.flatMap(settle),
+      }),
     ),
     addedModule(added, ({ stepId }) =>
       links.filter(({ before, after }) => before === refitId(stepId) && proving.has(after)).map(({ after }) => after),
@@ -79,7 +88,7 @@ export function packFromJob(
   }
   const modules = worked.map(module => ({
     ...module,
-    operations: module.operations.map(operation => knownAnswers(operation, known)),
+    operations: namedHere(module, worked, pack.modules).map(operation => knownAnswers(operation, known)),
     items: module.items.map(item => withPart(item, known.parts)),
     links: module.links.filter(both),
     groups: module.groups.map(group => narrowBoard(group, has)),
@@ -102,11 +111,17 @@ export function packFromJob(
 }
 
 /** A module without the steps that this car had no use for; what they would have made true is true. */
-function without(out: ReadonlySet<string>, module: PackModule): PackModule {
+function without(out: ReadonlySet<string>, unwashed: ReadonlySet<string>, module: PackModule): PackModule {
   const given = new Set(module.operations.filter(({ id }) => out.has(id)).flatMap(({ gives }) => gives))
   return {
     ...module,
-    operations: module.operations.filter(({ id }) => !out.has(id)),
+    operations: module.operations
+      .filter(({ id }) => !out.has(id))
+      .map(operation =>
+        operation.soils
+          ? { ...operation, soils: operation.soils.filter(surface => !unwashed.has(surface)) }
+          : operation,
+      ),
     facts: module.facts.map(fact => (given.has(fact.id) ? { ...fact, initially: true } : fact)),
   }
 }

@@ -2,19 +2,37 @@ import { EITHER_POSITION } from '../pack/kinds'
 import type { Load } from '../pack/loads'
 import type { Link, Operation } from '../pack/operations'
 import type { Pack } from '../pack/pack'
+import type { Surface } from '../pack/surfaces'
 import type { LedgerItem } from '../pack/things'
 import { heightLinks } from './height-links'
 
-/** The links that follow from what stands on the floor and from what has to hang by itself. */
+/** What links follow from by themselves. */
+export interface PhysicalThings {
+  items: LedgerItem[]
+  loads?: Load[]
+  surfaces?: Surface[]
+}
+
+/** The links that follow from what stands on the floor, what has to hang by itself, what has to be clean and what may not stand open. */
 export function physicsLinks(
-  pack: Pack,
+  { items, loads = [], surfaces = [] }: PhysicalThings,
   operations: Operation[],
   writtenBefore: (step: string) => Set<string>,
 ): Link[] {
-  const items = [...pack.items, ...pack.modules.flatMap(module => module.items)]
-  const loads = pack.modules.flatMap(module => module.loads ?? [])
-  return [...items.flatMap(item => propLinks(item, operations, writtenBefore)), ...settleLinks(loads, operations)]
+  return [
+    ...items.flatMap(item => propLinks(item, operations, writtenBefore)),
+    ...settleLinks(loads, operations),
+    ...surfaces.flatMap(surface => surfaceLinks(surface, operations)),
+    ...items.flatMap(item => openingLinks(item, operations, writtenBefore)),
+  ]
 }
+
+/** All that a pack says of them, whatever is chosen. */
+export const physicalThings = ({ items, modules }: Pick<Pack, 'items' | 'modules'>): PhysicalThings => ({
+  items: [...items, ...modules.flatMap(module => module.items)],
+  loads: modules.flatMap(module => module.loads ?? []),
+  surfaces: modules.flatMap(module => module.surfaces ?? []),
+})
 
 const endersOf = (item: string, operations: Operation[]) => operations.filter(({ putsBack }) => putsBack[item])
 
@@ -47,5 +65,46 @@ function settleLinks(loads: Load[], operations: Operation[]): Link[] {
               waitMinutes: 0,
             })),
         ),
+    )
+}
+
+/** A surface is washed when all that soils it is done, and before what wants it clean. */
+function surfaceLinks({ id, because }: Surface, operations: Operation[]): Link[] {
+  const link = (before: Operation, after: Operation): Link => ({
+    before: before.id,
+    after: after.id,
+    kind: 'clean',
+    because,
+    waitMinutes: 0,
+  })
+  const does = (what: 'soils' | 'washes' | 'wantsClean') =>
+    operations.filter(operation => operation[what]?.includes(id))
+  const wants = does('wantsClean')
+  return does('washes').flatMap(washer => [
+    ...does('soils').map(soiler => link(soiler, washer)),
+    ...wants.map(wanter => link(washer, wanter)),
+  ])
+}
+
+/** What makes something fly is done before an opening is opened, or when it is shut again. */
+function openingLinks(
+  opening: LedgerItem,
+  operations: Operation[],
+  writtenBefore: (step: string) => Set<string>,
+): Link[] {
+  const openers = operations.filter(({ takesOff }) => takesOff[opening.id])
+  const link = (before: Operation, after: Operation): Link => ({
+    before: before.id,
+    after: after.id,
+    kind: 'clean',
+    because: `${opening.name}: what flies falls in, and is not got out again.`,
+    waitMinutes: 0,
+  })
+  return operations
+    .filter(({ wantsShut }) => wantsShut?.includes(opening.id))
+    .flatMap(flying =>
+      openers.some(opener => writtenBefore(flying.id).has(opener.id))
+        ? endersOf(opening.id, operations).map(shutter => link(shutter, flying))
+        : openers.map(opener => link(flying, opener)),
     )
 }

@@ -1,7 +1,7 @@
 import { both } from './applies'
 import { factLinks } from './fact-links'
 import { mirrorLink, mirrorOperation } from './mirror'
-import { physicsLinks } from './physics-links'
+import { physicalThings, physicsLinks } from './physics-links'
 import { writtenWork } from './written-work'
 import { EITHER_POSITION } from '../pack/kinds'
 import type { When } from '../pack/kinds'
@@ -63,7 +63,7 @@ export function possibleLinks(pack: Pack, operations: PossibleOperation[]): Poss
       .flatMap(module => module.facts)
       .flatMap(fact => factLinks(fact, atHeights, writtenWork(pack).earlier))
       .map(link => ({ ...link, when: [] })),
-    ...physicsLinks(pack, atHeights, writtenWork(pack).earlier).map(link => ({ ...link, when: [] })),
+    ...physicsLinks(physicalThings(pack), atHeights, writtenWork(pack).earlier).map(link => ({ ...link, when: [] })),
   ]
   return links.flatMap(({ before, after, when }) => {
     const [a, b] = [whenOf.get(before), whenOf.get(after)]

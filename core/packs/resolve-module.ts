@@ -34,6 +34,7 @@ export function resolveModule(source: ModuleSource, shelf: Pick<Shelf, 'modules'
     parts: [...base.parts, ...own.parts],
     ...(base.bodies || own.bodies ? { bodies: [...(base.bodies ?? []), ...(own.bodies ?? [])] } : {}),
     ...(base.loads || own.loads ? { loads: loadsOf(base, own) } : {}),
+    ...(base.surfaces || own.surfaces ? { surfaces: [...(base.surfaces ?? []), ...(own.surfaces ?? [])] } : {}),
     operations: [
       ...base.operations.filter(operation => !replaced.has(operation.id)).map(operation => adjusted(operation, adjust)),
       ...own.operations,

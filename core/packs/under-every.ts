@@ -23,7 +23,7 @@ export function underEvery(
   const tooMany = count > MOST_COMBINATIONS
   for (const choices of tooMany ? drawnOf(pack, relevant) : combinationsOf(pack, relevant)) {
     const fault = look(choices)
-    if (fault) return [{ path: fault.path, reason: fault.reason + label(choices, relevant) }]
+    if (fault) return [{ path: fault.path, reason: fault.reason + choicesLabel(choices, relevant) }]
   }
   if (!tooMany) return []
   const reason = `${count} combinations of options bear on this; at most ${MOST_COMBINATIONS} can be looked at`
@@ -40,7 +40,8 @@ function* drawnOf(pack: Pack, relevant: Set<string>): Generator<Record<string, s
   for (let at = 0; at < DRAWN; at++) yield Object.fromEntries(pack.options.map(draw))
 }
 
-function label(choices: Record<string, string>, ids: Iterable<string>): string {
+/** Some choices in words for a fault. */
+export function choicesLabel(choices: Record<string, string>, ids: Iterable<string>): string {
   const named = [...ids].filter(id => id in choices).map(id => `${id}=${choices[id]}`)
   return named.length > 0 ? ` (${named.join(' ')})` : ''
 }

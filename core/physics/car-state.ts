@@ -1,26 +1,34 @@
 import type { FastenerGroup } from '../pack/fasteners'
-import type { Hold, Load } from '../pack/loads'
+import type { Load } from '../pack/loads'
 import type { Operation } from '../pack/operations'
 import type { Procedure } from '../pack/pack'
 import type { LedgerItem } from '../pack/things'
+import type { Standing } from './holding'
 
 /** How the bolts of a group are: out, in without holding, at their figure. */
-interface Bolts {
+export interface Bolts {
   out: number
   loose: number
   atFigure: number
 }
 
 /** The car as it stands after so many steps: what is off or propped, and how its bolts hold. */
-export class CarState {
-  private readonly ledger = new Map<string, number>()
+export class CarState implements Standing {
+  private readonly ledger: Map<string, number>
   private readonly bolts: Map<string, Bolts>
   private readonly items: Map<string, LedgerItem>
 
-  constructor({ groups, items }: Pick<Procedure, 'groups' | 'items'>) {
+  /** @param found what is off, by item, and how the bolts are, by group; as it came where nothing is said */
+  constructor(
+    { groups, items }: Pick<Procedure, 'groups' | 'items'>,
+    found: { ledger: Record<string, number>; bolts: Record<string, Bolts> } = { ledger: {}, bolts: {} },
+  ) {
+    this.ledger = new Map(Object.entries(found.ledger))
     this.items = new Map(items.map(item => [item.id, item]))
     // As it came, every bolt holds; what of a kit is not in the car yet goes in with its own step.
-    this.bolts = new Map(groups.map(({ id, count }: FastenerGroup) => [id, { out: 0, loose: 0, atFigure: count }]))
+    this.bolts = new Map(
+      groups.map(({ id, count }: FastenerGroup) => [id, found.bolts[id] ?? { out: 0, loose: 0, atFigure: count }]),
+    )
   }
 
   /** How many of a ledger item are off, open or propped. */
@@ -64,17 +72,6 @@ export class CarState {
       bolts.atFigure += bolts.loose
       bolts.loose = 0
     }
-  }
-
-  isHeld(load: Load): boolean {
-    return (load.out !== undefined && this.count(load.out) > 0) || load.heldBy.some(hold => this.holds(hold))
-  }
-
-  /** Whether one way of holding is there, whole. */
-  holds({ prop, fitted = [], bolts }: Hold): boolean {
-    if (prop !== undefined && this.count(prop) === 0) return false
-    if (fitted.some(item => this.count(item) > 0)) return false
-    return bolts === undefined || this.atFigure(bolts.group) >= bolts.atFigure
   }
 
   /** Bolts of a group at their figure; those of a group that this work leaves alone all are. */

@@ -63,13 +63,13 @@ describe('what is held', () => {
   })
   it('falls with its mount, where no jack is under it', () => {
     expect(worked('mount-off')).toEqual([
-      { rule: 'held', step: 'mount-off', what: 'box', because: 'Box: no Jack carries it, without Mount.' },
+      { rule: 'held', step: 'mount-off', what: 'box', because: 'Box hangs. Jack: away. Mount: off.' },
     ])
   })
   it('hangs on nothing while its bolts are snug, until they are set', () => {
     const up = ['jack-under', 'bolts-off', 'two-snug']
     expect(worked(...up, 'jack-away')).toMatchObject([
-      { step: 'jack-away', because: 'Box: no Jack carries it, 0 of 4 at their figure: Bell bolts.' },
+      { step: 'jack-away', because: 'Box hangs. Jack: away. Bell bolts: 0 of 4 at their figure.' },
     ])
     expect(worked(...up, 'all-set', 'jack-away')).toEqual([])
   })
@@ -80,6 +80,7 @@ describe('what is held', () => {
   it('may be in a hand for one step, where it is light enough', () => {
     const light = { ...procedure, loads: [{ ...box, byHand: true }] }
     expect(simulate(light, ['mount-off', 'jack-under'])).toEqual([])
+    expect(simulate(light, ['mount-off'])).toMatchObject([{ step: 'mount-off' }])
     expect(simulate(light, ['mount-off', 'on-the-ground', 'jack-under'])).toMatchObject([{ step: 'mount-off' }])
   })
 })
@@ -101,6 +102,45 @@ it('lets nothing settle that something carries', () => {
   ])
   expect(worked('jack-under', 'jack-away', 'rocked')).toEqual([])
 })
+const clean = {
+  ...expandPack(
+    smallPack({
+      items: [{ id: 'hole', name: 'Seal out', state: 'open' }],
+      surfaces: [{ id: 'face', name: 'Friction face', because: 'Grease makes the disc grab.' }],
+      operations: [
+        operation('greased', { soils: ['face'] }),
+        operation('washed', { washes: ['face'] }),
+        operation('disc-on', { wantsClean: ['face'] }),
+        operation('seal-out', { takesOff: { hole: 1 } }),
+        operation('seal-in', { putsBack: { hole: 1 } }),
+        operation('floor-cut', { wantsShut: ['hole'] }),
+      ],
+    }),
+  ),
+  links: [],
+}
+it('lets nothing dirty be covered, and counts what was soiled after the wash', () => {
+  expect(simulate(clean, ['greased', 'washed', 'disc-on'])).toEqual([])
+  for (const order of [
+    ['greased', 'disc-on'],
+    ['washed', 'greased', 'disc-on'],
+  ])
+    expect(simulate(clean, order)).toEqual([
+      {
+        rule: 'clean',
+        step: 'disc-on',
+        what: 'face',
+        because: 'Friction face: not clean since “Do greased”. Grease makes the disc grab.',
+      },
+    ])
+})
+it('lets nothing fly while an opening gapes', () => {
+  expect(simulate(clean, ['floor-cut', 'seal-out', 'seal-in', 'floor-cut'])).toEqual([])
+  expect(simulate(clean, ['seal-out', 'floor-cut'])).toEqual([
+    { rule: 'shut', step: 'floor-cut', what: 'hole', because: 'Seal out: what flies falls in.' },
+  ])
+})
+
 it('tells the first breach of a kind once, and nothing of a job that says of no load', () => {
   expect(worked('mount-off', 'bolts-off', 'two-snug')).toHaveLength(1)
   expect(simulate({ ...procedure, loads: undefined }, ['mount-off'])).toEqual([])

@@ -1,5 +1,4 @@
 import { expect } from '@playwright/test'
-import type { Request } from '@playwright/test'
 import { DemoMechanic } from '../../server/demo/play'
 import { appendEvents } from '../../server/jobs/append'
 import { setPageClock } from '../support/page-clock'
@@ -109,34 +108,6 @@ test('what only the server can do waits in a list that can be seen, and is done 
   await view(page, stage, jobId, 'prove/break-in')
   await expect(page.getByTestId('share-link')).toBeVisible()
   await context.close()
-})
-
-test('a link that is made before the server has said which there are stays', async ({ page, stage }) => {
-  const jobId = await stage.openJob()
-  let release = () => {}
-  const held = new Promise<void>(resolve => {
-    release = resolve
-  })
-  let first = null as Request | null
-  await page.route('**/share', async route => {
-    if (first || route.request().method() !== 'GET') return route.continue()
-    first = route.request()
-    const response = await route.fetch()
-    await held
-    await route.fulfill({ response })
-  })
-  await view(page, stage, jobId, 'prove/break-in')
-  await expect.poll(() => first).not.toBeNull()
-  await page.getByRole('button', { name: 'Make a link' }).click()
-  await expect(page.getByTestId('share-link')).toBeVisible()
-  release()
-  // A page on a slow machine may have given up on it; then nothing of it comes any more.
-  await (await first!.response())?.finished()
-  // Whatever the page makes of that answer, it has made by then.
-  await page.evaluate(() => new Promise(resolve => setTimeout(resolve)))
-  await expect(page.getByTestId('share-link')).toBeVisible()
-  await page.reload()
-  await expect(page.getByTestId('share-link')).toBeVisible()
 })
 
 test('a clock that is three hours wrong breaks neither timer nor order, and both times are kept', async ({

@@ -18,11 +18,12 @@ const numberButtons = (page: Page) =>
     )
     for (const [index, button] of buttons.entries()) button.dataset.number = String(index)
     const numbered = ({ target }: Event) => (target as Element).closest<HTMLElement>('[data-number]')
+    let under: string | undefined
     window.addEventListener(
       'pointerdown',
       event => {
-        const button = numbered(event)
-        if (button) window.pressed.down.push(Number(button.dataset.number))
+        under = numbered(event)?.dataset.number
+        if (under !== undefined) window.pressed.down.push(Number(under))
       },
       true,
     )
@@ -30,7 +31,7 @@ const numberButtons = (page: Page) =>
     window.addEventListener(
       'pointerup',
       () => {
-        if (!document.querySelector(`[data-number="${window.pressed.down.at(-1)}"]`)) window.pressed.down.pop()
+        if (under !== undefined && !document.querySelector(`[data-number="${under}"]`)) window.pressed.down.pop()
       },
       true,
     )

@@ -6,12 +6,10 @@ export function someOrder(procedure: packs.Procedure, pick: () => number): packs
   const after = new Map<string, string[]>()
   const atOnce = new Map<string, Set<string>>()
   for (const link of procedure.links) {
-    if (after.get(link.before)?.includes(link.after)) {
-      if (link.atOnce) atOnce.set(link.before, new Set([...(atOnce.get(link.before) ?? []), link.after]))
-      continue
+    if (!after.get(link.before)?.includes(link.after)) {
+      missing.set(link.after, missing.get(link.after)! + 1)
+      after.set(link.before, [...(after.get(link.before) ?? []), link.after])
     }
-    missing.set(link.after, missing.get(link.after)! + 1)
-    after.set(link.before, [...(after.get(link.before) ?? []), link.after])
     if (link.atOnce) atOnce.set(link.before, new Set([...(atOnce.get(link.before) ?? []), link.after]))
   }
   const byId = new Map(procedure.operations.map(operation => [operation.id, operation]))

@@ -35,6 +35,17 @@ describe.each(layouts.map(pack => [pack.id, pack] as const))('%s', (_, pack) => 
       )
     }
   })
+  it('is told by the simulation where a wash is forgotten', () => {
+    const procedure = packs.expandPack(pack)
+    for (const { id: surface } of procedure.surfaces ?? []) {
+      const without = procedure.operations.filter(({ washes }) => !washes?.includes(surface))
+      const wanted = procedure.operations.some(({ soils }) => soils?.includes(surface))
+      expect(
+        physics.simulate(procedure, ids(without)).some(({ what }) => what === surface),
+        surface,
+      ).toBe(wanted)
+    }
+  })
 })
 
 /** A choice under which something stands on the floor, where the layout has one. */
@@ -67,6 +78,9 @@ function comesAfter({ links }: packs.Procedure, late: string, early: string): bo
 
 describe('what a master found amiss. Common practice, no source', () => {
   const front = shelf.packs.get('fwd-transverse')!
+  const rear = shelf.packs.get('rwd-longitudinal')!
+  const swap = shelf.packs.get('manual-swap')!
+  const classic = shelf.packs.get('classic-rwd')!
   it.each([
     ['the jack leaves when every bell bolt is at its figure', front, {}, 'box-jack-under.refit', 'bell-torqued'],
     ['on a lift, when all are that can be reached', front, { lift: 'lift' }, 'box-jack-under.refit', 'side-bolts-set'],
@@ -96,10 +110,57 @@ describe('what a master found amiss. Common practice, no source', () => {
       shelf.packs.get('4x4-transfer')!,
       {},
       'mounts-final',
-      'box-jack-under.refit',
+      'case-jack-away',
     ],
+    ['the dust of the bell is wet before the lock is set', rear, {}, 'flywheel-locked', 'wet-bell'],
+    ['the dust of the box’s bell is wet before the fork is unclipped', rear, {}, 'release-bearing-off', 'box-bell-wet'],
+    ['the face is washed when the pilot is driven', rear, {}, 'face-washed', 'pilot-in'],
+    ['a new flywheel is washed before the disc', rear, { flywheel: 'new' }, 'disc-set', 'face-washed'],
+    ['so is a machined one, hands off it', rear, { flywheel: 'machined' }, 'face-washed', 'flywheel-tighten'],
+    ['the floor is cut before the crank seal is out', swap, { floor: 'cut' }, 'crank-seal-out', 'floor-cut'],
+    [
+      'dowels are brushed before the crank seal is out',
+      rear,
+      { 'crank-seal': 'renewed' },
+      'crank-seal-out',
+      'dowels-clean',
+    ],
+    ['the last bell bolts are cracked while the mount holds', rear, {}, 'rear-mount-off', 'last-bolts-cracked'],
+    ['on front drive as well', front, {}, 'gearbox-mount-off', 'last-bolts-cracked'],
+    ['hub nuts are set on a wheel that is tight', front, {}, 'torque-hub-nuts', 'torque-wheels'],
+    ['the fan has its shroud before the battery is on', rear, {}, 'battery-off.refit', 'shroud-free.refit'],
+    ['the last sensor is in before the battery is on', rear, {}, 'battery-off.refit', 'exhaust-sensors-out.refit'],
+    ['an old car is photographed before its box is touched', classic, {}, 'prop-marked', 'photographs-taken'],
   ] as const)('%s', (_, pack, options, late, early) => {
     expect(comesAfter(packs.expandPack(pack, options), late, early)).toBe(true)
+  })
+  it('upper bell bolts are cracked with the car on the ground', () => {
+    for (const pack of [rear, swap, classic])
+      expect(packs.expandPack(pack).operations.find(({ id }) => id === 'upper-bolts-cracked')).toMatchObject({
+        car: 'ground',
+      })
+  })
+  it('free play is set when the line has rested', () => {
+    const { links } = packs.expandPack(shelf.packs.get('rwd-concentric')!)
+    expect(links).toContainEqual(
+      expect.objectContaining({ before: 'bleed-clutch', after: 'pedal-set', waitMinutes: 60 }),
+    )
+  })
+  it('nobody rocks a car that stands on tall stands under a lift', () => {
+    const { operations } = packs.expandPack(swap, { lift: 'lift' })
+    expect(operations.filter(({ id }) => id.startsWith('axle-carried')).map(({ title }) => title)).toEqual([
+      expect.stringContaining('nobody rocks'),
+      expect.stringContaining('arms locked'),
+    ])
+  })
+  it('a car whose level was read stays at its height until it is filled', () => {
+    const procedure = packs.expandPack(rear, { lift: 'lift' })
+    const pick = seededRandom(17)
+    for (let count = 0; count < 40; count++) {
+      const order = someOrder(procedure, pick)
+      const at = (id: string) => order.findIndex(step => step.id === id)
+      expect(order.slice(at('level-read'), at('fill-box')).map(({ car }) => car)).not.toContain('ground')
+    }
   })
   it('a starter on its cables is untied to be bolted, and nothing comes between', () => {
     const { links } = packs.expandPack(front, { starter: 'aside' })

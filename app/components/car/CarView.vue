@@ -38,6 +38,7 @@ useKeys({
     <CarHead />
     <h1 class="text-2xl">{{ carWords(counts) }}</h1>
     <CarPicture class="mt-4" :carrying="carrying" :asked="asked" @ask="ask" />
+    <HeldNow class="mt-6" />
     <CarriedNow class="mt-6" :carrying="carrying" />
     <section class="mt-6" aria-labelledby="things">
       <h2 id="things" class="border-b border-ink pb-1 text-lg">Ask about</h2>

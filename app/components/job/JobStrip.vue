@@ -4,6 +4,7 @@ import {
   changedParts,
   forbiddenNow,
   guardWords,
+  hangingNow,
   jobEnds,
   minutesLeft,
   nextStep,
@@ -19,6 +20,7 @@ import { utcOffsetMinutes } from '../../words/utc-offset'
 
 /** The same line across the top of every view of a job; each part opens the view that explains it. */
 const { state, path } = useJob()
+const t = useTerms()
 const now = useSeconds()
 const counts = computed(() => standCounts(state.value))
 const off = computed(() => offWords(counts.value))
@@ -32,6 +34,8 @@ const forbidden = computed(() =>
     .map(({ guard }, index) => (index ? guardWords[guard].tag.toLowerCase() : guardWords[guard].tag))
     .join(', '),
 )
+/** What nothing holds: nobody goes under it. */
+const hanging = computed(() => hangingNow(state.value).filter(({ byHand }) => !byHand))
 const left = computed(() => minutesLeft(state.value))
 const timer = computed(() => {
   const running = Object.keys(state.value.timers).find(stepId => state.value.timers[stepId]!.runningSince)
@@ -88,6 +92,15 @@ const ends = computed(() =>
         :to="path(state.procedure?.control ? 'control' : 'pedal')"
         class="inline-flex min-h-11 items-center no-underline"
         ><span class="tag border-danger font-semibold text-danger">{{ forbidden }}</span></NuxtLink
+      >
+      <NuxtLink
+        v-for="load in hanging"
+        :key="load.loadId"
+        :to="path('car')"
+        class="inline-flex min-h-11 items-center no-underline"
+        :title="t(load.hangs!)"
+        data-testid="hangs"
+        ><span class="tag border-danger font-semibold text-danger">{{ t(load.name) }} hangs</span></NuxtLink
       >
       <NuxtLink v-if="timer" :to="path('work')" class="figure tag no-underline">{{ timer }}</NuxtLink>
       <NuxtLink :to="path('plan')" class="min-h-11 content-center underline">

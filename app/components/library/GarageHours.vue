@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { garageSettings } from '../../../contracts/jobs'
-import { darkToday } from '../../drawing/dark-today'
+import { darkOn } from '../../drawing/dark-on'
 import { momentText } from '../../words/moments'
 
 /** The garage's usual hours for new jobs, and where it works, for the hour of darkness. */
@@ -19,7 +19,7 @@ const form = reactive({
   latitude: location ? String(location.latitude) : '',
   longitude: location ? String(location.longitude) : '',
 })
-const dark = computed(() => (garage.garage?.location ? darkToday(garage.garage.location, new Date()) : null))
+const dark = computed(() => (garage.garage?.location ? darkOn(new Date(), garage.garage.location) : null))
 const degrees = (text: string) => (text.trim() === '' ? null : numbers.plain(text))
 
 async function save() {

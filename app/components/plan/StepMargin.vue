@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { canBeAnew } from '../../../core/job'
+import { canBeAnew, holdingAhead } from '../../../core/job'
 import { legalRange, operationOrder } from '../../../core/sequence'
 
 /** What the margin says of the step asked: moving and pinning it, the range it may stand in, and why. */
@@ -22,6 +22,7 @@ const doneAnew = computed(
   () => operation.value && props.done.has(props.stepId) && !ended.value && canBeAnew(state.value, operation.value),
 )
 const place = computed(() => operationOrder(state.value.plan!).indexOf(props.stepId))
+const heldThen = computed(() => holdingAhead(state.value).find(row => row.stepId === props.stepId)?.holding ?? [])
 const school = computed(
   () =>
     state.value.procedure!.links.find(
@@ -36,6 +37,7 @@ const school = computed(
     <p v-if="step?.shortHanded" class="border-l-4 border-attention pl-3">
       Wants two, and you are alone here: {{ t(operation!.aloneWay ?? '') }}
     </p>
+    <HeldThen :holding="heldThen" />
     <p v-if="school" class="text-quiet">School: {{ school }}</p>
     <p v-if="operation?.learned" class="text-quiet">
       Our own {{ operation.minutes[1].toFixed(0) }} min where the layout has {{ operation.learned.from[1].toFixed(0) }}:

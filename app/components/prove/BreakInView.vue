@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import type { SharesAnswer } from '../../../contracts/answers'
 import { breakIn } from '../../../core/job'
-import { fetchKept, keepAnswer, keptAnswer } from '../../device/fetch-kept'
-import { newId, newToken } from '../../log/ids'
+import { newId } from '../../log/ids'
 import { momentText } from '../../words/moments'
-import { issuesOf } from '../../words/reason-of'
 
 /** The break-in: its rule, how far it has come, when it will be over, and what the customer sees of it. */
 const { store, state } = useJob()
@@ -12,70 +9,25 @@ const t = useTerms()
 const units = useUnits()
 const control = computed(() => state.value.procedure?.control ?? null)
 const report = computed(() => state.value.breakIn && breakIn(state.value.breakIn, state.value.breakIn.readings))
-const links = shallowRef<SharesAnswer | null>(null)
 const days = ref<'30' | '90' | '365'>('90')
-const problem = ref('')
 const copied = ref(false)
 useKeys({ Backspace: store.undo })
 
 const errands = useErrandsStore()
-const path = computed(() => `/api/jobs/${store.jobId}/share`)
-const isWanted = computed(() => errands.ofJob(store.jobId).some(errand => errand.path === path.value))
-
-/** The link that was made on this device: nobody else can show it again. */
-const ownPath = computed(() => `${path.value}/own`)
-const own = ref<string | null>(null)
+const path: string = `/api/jobs/${store.jobId}/share`
+const isWanted = computed(() => errands.ofJob(store.jobId).some(errand => errand.path === path))
+const { links, own, problem, look, make, endAll } = useCustomerLink(
+  path,
+  body => errands.ask({ id: newId(), jobId: store.jobId, what: 'Make the customer’s link', path, body }),
+  () => isWanted.value,
+  async () => {
+    await $fetch(path, { method: 'DELETE' })
+  },
+)
 const link = computed(() =>
   own.value === null ? '' : `${links.value?.origin ?? window.location.origin}/s/${own.value}`,
 )
-
-async function telling(ask: () => Promise<unknown>) {
-  problem.value = ''
-  copied.value = false
-  try {
-    await ask()
-  } catch (error) {
-    problem.value = issuesOf(error)[0]!.reason
-  }
-}
-/** Counts what was asked and done: what was asked for before a link was made or ended tells nothing of it. */
-let turn = 0
-const look = () =>
-  telling(async () => {
-    const mine = ++turn
-    const known = (await keptAnswer<{ token: string | null }>(ownPath.value))?.token ?? null
-    if (mine !== turn) return
-    own.value = known
-    const found = await fetchKept<SharesAnswer>(path.value)
-    if (mine !== turn) return
-    links.value = found
-    // Somebody has ended it, or its time has.
-    if (found.links.length === 0 && !isWanted.value) await forget()
-  })
-async function forget() {
-  own.value = null
-  await keepAnswer(ownPath.value, { token: null })
-}
-const make = () =>
-  telling(async () => {
-    turn++
-    const body = { token: newToken(), days: Number(days.value) }
-    await keepAnswer(ownPath.value, { token: body.token })
-    own.value = body.token
-    const wanted = { id: newId(), jobId: store.jobId, what: 'Make the customer’s link', path: path.value, body }
-    if (await errands.ask(wanted).catch(fail)) await look()
-  })
-async function fail(error: unknown): Promise<null> {
-  await forget()
-  throw error
-}
-const revoke = () =>
-  telling(async () => {
-    turn++
-    await $fetch(path.value, { method: 'DELETE' })
-    await forget()
-    await look()
-  })
+watch(own, () => (copied.value = false))
 onMounted(look)
 watch(isWanted, wanted => !wanted && look())
 async function copy() {
@@ -155,10 +107,10 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
           ]"
         />
         <p class="flex flex-wrap gap-2">
-          <button class="button" @click="make">
+          <button class="button" @click="make(Number(days))">
             {{ links?.links.length || own ? 'Make another' : 'Make a link' }}
           </button>
-          <button v-if="links?.links.length" class="button" @click="revoke">
+          <button v-if="links?.links.length" class="button" @click="endAll">
             {{ links.links.length === 1 ? 'End it' : 'End all' }}
           </button>
         </p>

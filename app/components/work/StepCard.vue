@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { boltsBackWith, boltsOffWith, cautionsToRead, findingsOfStep, newPartFor, waitBefore } from '../../../core/job'
+import {
+  boltsBackWith,
+  boltsOffWith,
+  cautionsToRead,
+  findingsOfStep,
+  holdingAfter,
+  newPartFor,
+  waitBefore,
+} from '../../../core/job'
 import type { Blocker, StepView, Trouble } from '../../../core/job'
 import type { LedgerItem } from '../../../core/packs'
 import { stopwatch } from '../../words/durations'
@@ -54,6 +62,7 @@ const moreGroups = computed(() =>
 function answer(readingId: string, value: string) {
   store.write('reading-taken', { stepId: props.step.id, readingId, value, unit: null })
 }
+const heldThen = computed(() => (props.step.operation ? holdingAfter(state.value, props.step.operation) : []))
 const helperAway = computed(() => props.step.planned.shortHanded)
 </script>
 
@@ -125,6 +134,8 @@ const helperAway = computed(() => props.step.planned.shortHanded)
         </dd>
       </div>
     </dl>
+
+    <LazyHeldThen v-if="heldThen.length" class="mt-4 text-lg" :holding="heldThen" />
 
     <CautionAsk v-if="unread.length && blockers.length === 0" :cautions="unread" />
     <NewPartsAsk :step-id="step.id" />

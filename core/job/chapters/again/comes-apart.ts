@@ -34,7 +34,7 @@ export function comesApart(state: JobState, stepId: string): ComesApart {
 /** Whether a step can be done anew: of the way back, of filling or proving, or one on the bench that takes nothing off. */
 export function canBeAnew(state: JobState, { id, again }: Operation): boolean {
   const operation = byId(state.procedure!.operations, id)
-  return again === undefined && operation !== undefined && !new Way(state, []).takesApart(operation)
+  return again === undefined && operation !== undefined && !operation.once && !new Way(state, []).takesApart(operation)
 }
 
 /** Whether some of the bolts that a step puts back are in already, or were turned. */
@@ -64,7 +64,8 @@ class Way {
 
   /** A step done that is to be done again: what it put back comes off first, and what undid it is done again as well. */
   repeat(operation: Operation): void {
-    if (this.repeats.has(operation.id) || this.opens.has(operation.id) || !this.isDone(operation)) return
+    if (operation.once || this.repeats.has(operation.id) || this.opens.has(operation.id) || !this.isDone(operation))
+      return
     this.repeats.add(operation.id)
     this.reach(operation)
     for (const strip of this.takenOffBy(operation)) this.open(strip)
@@ -73,7 +74,7 @@ class Way {
 
   /** A step of the strip that is done once more, with whatever undid it. */
   open(strip: Operation): void {
-    if (this.opens.has(strip.id) || this.repeats.has(strip.id) || !this.isDone(strip)) return
+    if (strip.once || this.opens.has(strip.id) || this.repeats.has(strip.id) || !this.isDone(strip)) return
     this.opens.add(strip.id)
     this.reach(strip)
     for (const undoing of this.undoneBy(strip)) this.again(undoing)
@@ -92,7 +93,7 @@ class Way {
       if (link.after !== operation.id || !openingKinds.has(link.kind) || !before) continue
       if (!opensTheWay(before) && !this.isMissing(before, operation)) continue
       this.reach(before)
-      if (this.undoneBy(before).length === 0) continue
+      if (!this.isUndone(before)) continue
       // A tool that is set for the way back is set again in its turn.
       if (this.onlyProps(before) && !this.takesApart(operation)) this.repeat(before)
       else this.again(before)
@@ -108,10 +109,11 @@ class Way {
   closeUp(): void {
     for (let before = -1; before !== this.repeats.size;) {
       before = this.repeats.size
-      for (const operation of this.operations) if (this.isOnTop(operation)) this.repeat(operation)
+      for (const operation of this.operations)
+        if (this.isOnTop(operation) || this.isSoiledAgain(operation)) this.repeat(operation)
       if (this.opens.size === 0) continue
       for (const operation of this.operations) {
-        if (operation.phase === 'make-safe' && this.undoneBy(operation).length > 0) this.open(operation)
+        if (operation.phase === 'make-safe' && this.isUndone(operation)) this.open(operation)
         // A car that came apart is proved anew.
         if (operation.phase === 'prove') this.repeat(operation)
       }
@@ -153,7 +155,17 @@ class Way {
     else this.repeat(operation)
   }
 
-  /** The steps done that undid one; of a tool or a prop that was set more than once, the last. */
+  /**
+   * Whether what a step did does not hold any more. What a later step of the strip has only carried on, cracked bolts that were drawn for one,
+   * holds as long as that step does.
+   */
+  private isUndone(step: Operation, asked = new Set<string>()): boolean {
+    if (asked.has(step.id)) return false
+    asked.add(step.id)
+    return this.undoneBy(step).some(by => !this.takesApart(by) || this.isUndone(by, asked))
+  }
+
+  /** The steps done that put back, or carried on, what one took off; of a tool or a prop that was set more than once, the last. */
   private undoneBy(strip: Operation): Operation[] {
     if (!this.isDone(strip)) return []
     const things = Object.keys(strip.takesOff)
@@ -185,6 +197,20 @@ class Way {
     if (this.takesApart(operation) && !this.onlyProps(operation)) return false
     return this.state.procedure!.links.some(
       link => link.after === operation.id && openingKinds.has(link.kind) && this.repeats.has(link.before),
+    )
+  }
+
+  /** Whether a wash is undone by what comes apart once more, before something that wants it clean. */
+  private isSoiledAgain({ washes = [] }: Operation): boolean {
+    const isOnce = (surface: string) => this.state.procedure!.surfaces?.find(({ id }) => id === surface)?.once
+    const touched = this.operations.filter(({ id }) => this.opens.has(id) || this.repeats.has(id))
+    return washes.some(
+      surface =>
+        !isOnce(surface) &&
+        touched.some(({ soils }) => soils?.includes(surface)) &&
+        [...touched, ...this.operations.filter(operation => !this.isDone(operation))].some(({ wantsClean }) =>
+          wantsClean?.includes(surface),
+        ),
     )
   }
 

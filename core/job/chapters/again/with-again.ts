@@ -1,5 +1,7 @@
+import { EITHER_POSITION } from '../../../pack/kinds'
 import type { Link, Operation } from '../../../pack/operations'
 import type { Procedure } from '../../../pack/pack'
+import { physicsLinks } from '../../../packs/physics-links'
 import { spread, UNFORESEEN } from '../unforeseen/added-step'
 
 /** Something that goes away to be worked on: where to, and how long one way takes. */
@@ -43,6 +45,14 @@ export const awayId = (againId: string) => `${againId}.away`
 export const fetchId = (againId: string) => `${againId}.fetch`
 export const backPartId = (againId: string) => `${againId}.back`
 
+/** Every step that no layout knows and that this brings. */
+export const stepsOfAgain = ({ againId, opens, repeats }: ApartAgain): string[] => [
+  ...opens.map(id => anewId(againId, id)),
+  ...repeats.map(id => firstId(againId, id)),
+  awayId(againId),
+  fetchId(againId),
+]
+
 const OFF_FIRST = 'It has to come off once more before it can go back.'
 
 /**
@@ -60,6 +70,11 @@ export function withAgain(procedure: Procedure, again: ApartAgain): Procedure {
   const ways = waysOf(again, operations.get(stepId))
   const wanted = partsWanted(again, ways.length > 0)
   const known = new Set(procedure.parts.map(({ id }) => id))
+  const links = [
+    ...procedure.links,
+    ...linksAgain(procedure, againId, new Set(strips.map(strip => strip.again!))),
+    ...wayLinks(again, strips, ways),
+  ]
   return {
     ...procedure,
     operations: [
@@ -71,12 +86,62 @@ export function withAgain(procedure: Procedure, again: ApartAgain): Procedure {
       ...firsts,
     ],
     parts: [...procedure.parts, ...wanted.filter(({ partId }) => !known.has(partId)).map(asPart)],
-    links: [
-      ...procedure.links,
-      ...linksAgain(procedure, againId, new Set(strips.map(strip => strip.again!))),
-      ...wayLinks(again, strips, ways),
-    ],
+    links: [...links, ...physicsAgain(procedure, links, strips, repeated)],
   }
+}
+
+/** What follows from props, faces and openings for what comes apart once more and goes back: first all of the one, then the other. */
+function physicsAgain(procedure: Procedure, given: Link[], strips: Operation[], repeated: Operation[]): Link[] {
+  const apart = new Set(strips.map(({ id }) => id))
+  const followed = [
+    ...physicsLinks(procedure, [...strips, ...repeated], id => (apart.has(id) ? new Set() : apart)),
+    ...propsFirst(procedure, strips),
+  ]
+  const links = [...given]
+  // What the order of the first time stands against stays as it was then.
+  return followed.filter(link => {
+    if (link.before === link.after || comesAfter(links, link.before, link.after)) return false
+    links.push(link)
+    return true
+  })
+}
+
+/** What carries a load is under it before anything else that holds it lets go: how much of that still holds, nobody knows any more. */
+function propsFirst({ loads = [], items }: Procedure, strips: Operation[]): Link[] {
+  return loads.flatMap(({ name, heldBy }) => {
+    const props = new Set(heldBy.flatMap(({ prop }) => prop ?? []))
+    const groups = new Set(heldBy.flatMap(({ bolts }) => bolts?.group ?? []))
+    const holding = new Set([
+      ...heldBy.flatMap(({ fitted = [] }) => fitted),
+      ...items
+        .filter(({ group, state }) => state === 'off' && group !== undefined && groups.has(group))
+        .map(({ id }) => id),
+    ])
+    const takes = (wanted: Set<string>) =>
+      strips.filter(({ takesOff }) => Object.keys(takesOff).some(id => wanted.has(id)))
+    return takes(props).flatMap(under =>
+      takes(holding).map((off): Link => ({
+        before: under.id,
+        after: off.id,
+        kind: 'safety',
+        because: `${name} is carried before what holds it lets go.`,
+        waitMinutes: 0,
+      })),
+    )
+  })
+}
+
+/** Whether one step comes after another along some links. */
+function comesAfter(links: Link[], late: string, early: string): boolean {
+  const open = [late]
+  const seen = new Set(open)
+  for (let id = open.pop(); id !== undefined; id = open.pop())
+    for (const { before, after } of links)
+      if (after === id && !seen.has(before)) {
+        seen.add(before)
+        open.push(before)
+      }
+  return seen.has(early)
 }
 
 const asPart = ({ partId, name }: PartNeeded) => ({ id: partId, name })
@@ -98,7 +163,8 @@ export function leftBehind({ operations }: Procedure, repeats: readonly string[]
 
 /** The strip once more: it takes off what was put back meanwhile, and settles what it has loosened itself or what was left behind. */
 function anew(procedure: Procedure, { againId, opens, repeats }: ApartAgain, strips: Operation[]): Operation[] {
-  const { items, operations, groups } = procedure
+  const { items, operations, groups, surfaces = [] } = procedure
+  const once = new Set(surfaces.flatMap(surface => (surface.once ? surface.id : [])))
   const back = new Map<string, number>()
   for (const { id, putsBack } of operations)
     if (repeats.includes(id) || opens.includes(id))
@@ -122,13 +188,15 @@ function anew(procedure: Procedure, { againId, opens, repeats }: ApartAgain, str
     if (settling) settling[item] = count
   }
   return strips.map((strip, index): Operation => {
-    const { learned: _learned, milestone: _milestone, whole: _whole, ...rest } = strip
+    const { learned: _learned, milestone: _milestone, whole: _whole, soils, ...rest } = strip
     return {
       ...rest,
       id: anewId(againId, strip.id),
       module: UNFORESEEN,
       again: strip.id,
       title: `Once more: ${strip.title}`,
+      // What went in at either height comes out at either.
+      car: operations.find(({ undoes }) => undoes === strip.id)?.car === EITHER_POSITION ? EITHER_POSITION : strip.car,
       takesOff: Object.fromEntries(
         Object.entries(strip.takesOff).flatMap(([item, count]): [string, number][] => {
           const off = inFull.has(item) ? count : Math.min(count, back.get(item) ?? 0)
@@ -137,6 +205,7 @@ function anew(procedure: Procedure, { againId, opens, repeats }: ApartAgain, str
         }),
       ),
       putsBack: settles[index]!,
+      ...(soils ? { soils: soils.filter(surface => !once.has(surface)) } : {}),
       readings: [],
       parts: {},
     }

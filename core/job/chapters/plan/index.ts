@@ -5,6 +5,7 @@ import { OrderError } from '../../../sequence/plan-in-order'
 import type { Plan } from '../../../sequence/types'
 import type { Chapter } from '../../chapters'
 import { refuse } from '../../log/chapter'
+import { newBreach } from '../../views/breaches-ahead'
 import { buildBoards } from '../bolts/boards'
 import { decide, unknownDecided } from '../renewals'
 import type { Decided } from '../renewals'
@@ -106,6 +107,8 @@ export const plan: Chapter<PlanEvents> = {
         payload.procedure,
       )
       if (barrier !== null) return refuse('options', barrier)
+      const breach = newBreach(state, operationOrder(payload.plan), payload.procedure)
+      if (breach) return refuse('payload.plan', breach.because)
       return payload.decided ? unknownDecided(payload, payload.decided) : null
     },
     apply: (state, { payload, deviceTime }) => {
@@ -137,7 +140,8 @@ export const plan: Chapter<PlanEvents> = {
       if (stranger !== undefined) return refuse('payload.order', `The plan of this job has no step "${stranger}".`)
       try {
         changedPlan(state, payload)
-        return null
+        const breach = newBreach(state, payload.order)
+        return breach && refuse('payload.order', breach.because)
       } catch (error) {
         if (error instanceof OrderError) return refuse('payload.order', error.because)
         if (error instanceof RangeError) return refuse('payload.circumstances', error.message)

@@ -11,6 +11,7 @@ import type { Refusal } from '../../log/chapter'
 import { apartAgainIn } from '../again'
 import { putAway } from '../again/put-away'
 import { orderAgain } from '../again/order-again'
+import { stepsOfAgain } from '../again/with-again'
 import { buildBoards } from '../bolts/boards'
 import { changedPlan } from '../plan/change-plan'
 import { missingAgain } from '../taken-over'
@@ -207,8 +208,8 @@ export function addAgain(state: JobState, event: { at: string; utcOffsetMinutes:
  * work that is left.
  * @param before the plan until now
  */
-export function withOwnDone({ plan, added, done }: JobState, before: Plan): Plan {
-  const own = new Set(added.flatMap(stepsOfAdded))
+export function withOwnDone({ plan, added, again, done }: JobState, before: Plan): Plan {
+  const own = new Set([...added.flatMap(stepsOfAdded), ...again.flatMap(stepsOfAgain)])
   const held = new Set(plan!.steps.map(step => step.id))
   const steps = before.steps.filter(({ id }) => own.has(id) && done[id] && !held.has(id))
   return { ...plan!, order: [...steps.map(step => step.id), ...plan!.order], steps: [...steps, ...plan!.steps] }

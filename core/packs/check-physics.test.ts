@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { link, operation, smallPack } from '../../tests/support/small-pack'
 import { checkPack } from './check-pack'
+import { expandPack } from './expand-pack'
 import type { Pack } from '../pack/pack'
 
 /** A box on two bolts, let down on a jack; the jack goes when `bolts` say so. */
@@ -57,7 +58,7 @@ const faults = (pack: Pack) => checkPack(pack, {}).map(({ path, reason }) => `${
 
 it('names the load that hangs, the step after which it does, and what lacks', () => {
   expect(faults(boxOn('snug'))).toEqual([
-    'loads[box]: after step "jack-under.refit": Box: no Jack carries it, 0 of 2 at their figure: Bell bolts.',
+    'loads[box]: at step "jack-under.refit": Box hangs. Jack: away. Bell bolts: 0 of 2 at their figure.',
   ])
 })
 it('finds nothing where the bolts are set before the jack goes', () => {
@@ -70,5 +71,43 @@ it('wants the loads and props that are named', () => {
   expect(faults(pack)).toEqual([
     'modules[only].operations[jack-under]: unknown load "boxes"',
     'loads[box]: unknown item "rope"',
+  ])
+})
+
+/** A face that is greased, washed and covered; a seal that is out while something is cut. */
+const dirty = (change: { washes?: string[] }): Pack =>
+  smallPack({
+    items: [{ id: 'hole', name: 'Seal out', state: 'open' }],
+    surfaces: [{ id: 'face', name: 'Friction face', because: 'Grease makes the disc grab.' }],
+    operations: [
+      operation('greased', {
+        phase: 'bench',
+        soils: ['face'],
+        takesOff: { hole: 1 },
+        refit: { kind: 'by', operation: 'disc-on' },
+      }),
+      ...(change.washes ? [operation('washed', { phase: 'bench', washes: change.washes })] : []),
+      operation('disc-on', { phase: 'bench', wantsClean: ['face'], putsBack: { hole: 1 } }),
+      operation('floor-cut', { phase: 'bench', wantsShut: ['hole'] }),
+    ],
+    links: [link('greased', 'disc-on', { mirror: false }), link('greased', 'floor-cut', { mirror: false })],
+  })
+it('names the face that is covered dirty, and wants it washed', () => {
+  expect(faults(dirty({}))).toEqual([
+    'surfaces[face]: at step "disc-on": Friction face: not clean since “Do greased”. Grease makes the disc grab.',
+  ])
+  expect(faults(dirty({ washes: ['face'] }))).toEqual([])
+})
+it('does what flies before an opening gapes, or when it is shut', () => {
+  const { links } = expandPack(dirty({ washes: ['face'] }))
+  const order = links.filter(({ after }) => after === 'floor-cut').map(({ before }) => before)
+  expect(order).toContain('disc-on')
+})
+it('wants the surfaces and openings that are named', () => {
+  const pack = dirty({ washes: ['rim'] })
+  pack.modules[0]!.operations[0]!.wantsShut = ['gap']
+  expect(faults(pack)).toEqual([
+    'modules[only].operations[greased]: unknown item "gap"',
+    'modules[only].operations[washed]: unknown surface "rim"',
   ])
 })
