@@ -360,3 +360,10 @@ export async function showPeople(page) {
   await signedIn(page, '/library/garage')
   await page.locator('#people-title').evaluate(element => element.scrollIntoView())
 }
+
+/** What holds what is heavy, now and with the steps to come. */
+export async function askHolds(page) {
+  const held = page.getByTestId('held-now')
+  await held.getByRole('button').click()
+  await held.evaluate(element => element.scrollIntoView())
+}

@@ -32,6 +32,7 @@ import {
   askBolt,
   typeWrongUnit,
   askPin,
+  askHolds,
   whoIsWorking,
   showPeople,
   printCard,
@@ -79,6 +80,7 @@ const shots = {
     below: [
       { size: desk, path: `/jobs/${idOf(104)}/car` },
       { size: desk, path: `/jobs/${idOf(106)}/car`, act: askCase },
+      { size: desk, path: `/jobs/${idOf(106)}/car`, act: askHolds },
       { size: desk, path: `/jobs/${idOf(108)}/car` },
       { size: desk, path: `/jobs/${idOf(109)}/car` },
     ],

@@ -53,6 +53,19 @@ describe('moveStep', () => {
     expect(moveStep(procedure, plan, 'c', 2, nothing)).toEqual({ stepId: 'd', because: 'd at once.' })
     expect(moveStep(procedure, plan, 'b', 4, nothing)).toEqual({ order: ['a', 'c', 'e', 'b', 'd'] })
   })
+  it('takes along what follows the follower', () => {
+    const chained = expandPack(
+      smallPack({
+        operations,
+        links: [
+          link('b', 'd', { mirror: false, atOnce: true, because: 'd at once.' }),
+          link('d', 'e', { mirror: false, atOnce: true, because: 'e at once.' }),
+        ],
+      }),
+    )
+    const three = planJob(chained, {}, { order: ['a', 'b', 'd', 'e', 'c'] })
+    expect(moveStep(chained, three, 'b', 0, nothing)).toEqual({ order: ['b', 'd', 'e', 'a', 'c'] })
+  })
   it('gives orders that can be planned', () => {
     for (const id of operationOrder(plan)) {
       for (let place = 0; place < 5; place++) {

@@ -80,14 +80,21 @@ export function moveStep(
   if (place < range.first) return range.after!
   if (place > range.last) return range.before!
   const order = operationOrder(plan).filter(id => id !== stepId)
-  const follower = procedure.links.find(link => link.atOnce && link.before === stepId)?.after
+  const followers = followersOf(procedure.links, stepId)
   const parted = procedure.links.find(
-    link => link.atOnce && link.before === order[place - 1] && link.after === order[place] && link.after !== follower,
+    link =>
+      link.atOnce && link.before === order[place - 1] && link.after === order[place] && link.after !== followers[0],
   )
   if (parted) return { stepId: parted.after, because: parted.because }
   const moved = [...order.slice(0, place), stepId, ...order.slice(place)]
-  if (follower === undefined) return { order: moved }
-  const rest = moved.filter(id => id !== follower)
-  rest.splice(rest.indexOf(stepId) + 1, 0, follower)
+  if (followers.length === 0) return { order: moved }
+  const rest = moved.filter(id => !followers.includes(id))
+  rest.splice(rest.indexOf(stepId) + 1, 0, ...followers)
   return { order: rest }
+}
+
+/** What follows a step at once, and what follows that. */
+function followersOf(links: Link[], stepId: string): string[] {
+  const next = links.find(link => link.atOnce && link.before === stepId)?.after
+  return next === undefined ? [] : [next, ...followersOf(links, next)]
 }

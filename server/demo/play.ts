@@ -53,7 +53,8 @@ const kitFigures: Record<string, Omit<Figure, 'group'>> = {
 /** A mechanic of straw: works a job off, step after step, with plausible times. */
 export class DemoMechanic {
   readonly events: JobEvent[] = []
-  private state: JobState
+  /** The job as it stands so far. */
+  state: JobState
 
   constructor(
     private readonly log: JobEvent[],

@@ -124,3 +124,22 @@ test('a serious caution is read once for the job, and undo takes the reading bac
   await settled(page)
   expect(Object.keys((await stage.state(jobId)).acknowledged)).toContain('car-support')
 })
+
+test('what hangs stands in the strip until it is cured, Car says what lacks, and Work what holds then', async ({
+  page,
+  stage,
+}) => {
+  const jobId = await jobUpTo(stage, 'box-jack-under', {}, mechanic => {
+    const { bolts } = mechanic.state.boards['bell-bolts']!
+    const boltIds = bolts.filter(({ stand }) => stand !== 'out').map(({ id }) => id)
+    mechanic.write('bolts-in', { group: 'bell-bolts', boltIds, stand: 'snug' })
+  })
+  await view(page, stage, jobId, 'work')
+  await expect(page.getByTestId('hangs')).toHaveText(/hangs/)
+  await expect(page.getByTestId('held-then')).toContainText('held by Jack and strap under the box')
+  await page.getByTestId('hangs').click()
+  await expect(page.getByTestId('held-now')).toContainText('Jack and strap under the box: away.')
+  await page.keyboard.press('Backspace')
+  await expect(page.getByTestId('hangs')).toHaveCount(0)
+  await expect(page.getByTestId('held-now')).toContainText('held by')
+})

@@ -15,8 +15,13 @@ export function someOrder(procedure: packs.Procedure, pick: () => number): packs
   const byId = new Map(procedure.operations.map(operation => [operation.id, operation]))
   const ready = procedure.operations.filter(operation => missing.get(operation.id) === 0)
   const order: packs.Operation[] = []
-  /** Whether all that follows it at once waits for nothing else. */
-  const canFollow = ({ id }: packs.Operation) => [...(atOnce.get(id) ?? [])].every(next => missing.get(next) === 1)
+  /** Whether all that follows it at once, one after the other, waits for nothing else. */
+  const canFollow = ({ id }: packs.Operation) => {
+    const chain = [id]
+    for (const each of chain) chain.push(...(atOnce.get(each) ?? []))
+    const met = (next: string) => chain.filter(each => after.get(each)?.includes(next)).length
+    return chain.slice(1).every(next => missing.get(next) === met(next))
+  }
   const take = (operation: packs.Operation) => {
     order.push(operation)
     for (const id of after.get(operation.id) ?? []) {
