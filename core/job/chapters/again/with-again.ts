@@ -97,11 +97,18 @@ function physicsAgain(procedure: Procedure, given: Link[], strips: Operation[], 
     ...physicsLinks(procedure, [...strips, ...repeated], id => (apart.has(id) ? new Set() : apart)),
     ...propsFirst(procedure, strips),
   ]
-  const links = [...given]
+  const before = new Map<string, string[]>()
+  const note = (link: Link) => {
+    const known = before.get(link.after)
+    if (known) known.push(link.before)
+    else before.set(link.after, [link.before])
+  }
+  given.forEach(note)
   // What the order of the first time stands against stays as it was then.
   return followed.filter(link => {
-    if (link.before === link.after || comesAfter(links, link.before, link.after)) return false
-    links.push(link)
+    if (link.before === link.after || before.get(link.after)?.includes(link.before)) return false
+    if (comesAfter(before, link.before, link.after)) return false
+    note(link)
     return true
   })
 }
@@ -131,17 +138,18 @@ function propsFirst({ loads = [], items }: Procedure, strips: Operation[]): Link
   })
 }
 
-/** Whether one step comes after another along some links. */
-function comesAfter(links: Link[], late: string, early: string): boolean {
+/** Whether one step comes after another along the steps that come right before each. */
+function comesAfter(before: Map<string, string[]>, late: string, early: string): boolean {
   const open = [late]
   const seen = new Set(open)
   for (let id = open.pop(); id !== undefined; id = open.pop())
-    for (const { before, after } of links)
-      if (after === id && !seen.has(before)) {
-        seen.add(before)
-        open.push(before)
-      }
-  return seen.has(early)
+    for (const each of before.get(id) ?? []) {
+      if (each === early) return true
+      if (seen.has(each)) continue
+      seen.add(each)
+      open.push(each)
+    }
+  return false
 }
 
 const asPart = ({ partId, name }: PartNeeded) => ({ id: partId, name })
