@@ -32,7 +32,7 @@ need_modules() {
 
 # What one checkout has made every other of this machine may take, a fresh clone too: builds by what they were made of,
 # and what linter, formatter and types know of files, which they hold against each file's content themselves.
-CACHES=${XDG_CACHE_HOME:-$HOME/.cache}/eldrin
+CACHES=${XDG_CACHE_HOME:-${HOME:-$ROOT/.data}/.cache}/eldrin
 
 # keep_in_cache FOLDER NAME: a copy of the folder takes the place of what is kept under that name. A cache that cannot be written is none.
 keep_in_cache() {
@@ -145,7 +145,7 @@ make_build() {
   (cd "$ROOT" && ELDRIN_BUILD_DIR=$ROOT/.data/nuxt npx --no-install nuxt build --logLevel silent >"$ROOT/.data/build.log" 2>&1) || { tail -40 "$ROOT/.data/build.log" >&2; die 'the build failed'; }
   printf '%s' "$1" > "$ROOT/.output/.eldrin-source"
   keep_in_cache "$ROOT/.output" "builds/$(build_name "$1")"
-  ls -1td "$CACHES"/builds/* 2>/dev/null | tail -n +$((BUILDS_KEPT + 1)) | xargs -r -d '\n' rm -rf
+  ls -1td "$CACHES"/builds/* 2>/dev/null | tail -n +$((BUILDS_KEPT + 1)) | xargs -r -d '\n' rm -rf || true
 }
 
 # The layouts are read and looked through once for a build, not at every start of it.
