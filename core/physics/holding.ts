@@ -21,7 +21,7 @@ export const isOut = (car: Standing, { out }: Load) => out !== undefined && car.
 /** Whether nothing of a load hangs: it lies outside, or one of its holds is there. */
 export const isHeld = (car: Standing, load: Load) => isOut(car, load) || load.heldBy.some(hold => holds(car, hold))
 
-/** What holds a load now, a line for each hold that is whole. */
+/** What holds a load now, a line for each hold that is whole. It stands after “held by”. */
 export function heldBy(procedure: Words, car: Standing, load: Load): string[] {
   return load.heldBy
     .filter(hold => holds(car, hold))
@@ -29,6 +29,7 @@ export function heldBy(procedure: Words, car: Standing, load: Load): string[] {
       [prop, ...fitted]
         .flatMap(item => (item === undefined ? [] : (nameOf(procedure, item) ?? [])))
         .concat(bolts ? boltsText(procedure, car, bolts.group) : [])
+        .map(withinSentence)
         .join(', '),
     )
     .filter(line => line !== '')
@@ -44,6 +45,9 @@ export function unheldBecause(procedure: Words, car: Standing, load: Load): stri
   ]
   return [`${load.name} hangs`, ...lacks].join('. ') + '.'
 }
+
+/** A name as it stands within a sentence; a word of capitals and a token keep theirs. */
+const withinSentence = (name: string) => name.replace(/^\p{Lu}(?=\p{Ll}|\s)/u, letter => letter.toLowerCase())
 
 function lacking(procedure: Words, car: Standing, { fitted = [], bolts }: Hold): string[] {
   const off = fitted.filter(item => car.count(item) > 0).map(item => `${nameOf(procedure, item)}: off`)

@@ -136,7 +136,7 @@ test('what hangs stands in the strip until it is cured, Car says what lacks, and
   })
   await view(page, stage, jobId, 'work')
   await expect(page.getByTestId('hangs')).toHaveText(/hangs/)
-  await expect(page.getByTestId('held-then')).toContainText('held by Jack and strap under the box')
+  await expect(page.getByTestId('held-then')).toContainText('held by jack and strap under the box')
   await page.getByTestId('hangs').click()
   await expect(page.getByTestId('held-now')).toContainText('Jack and strap under the box: away.')
   await page.keyboard.press('Backspace')

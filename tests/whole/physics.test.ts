@@ -127,6 +127,8 @@ describe('what a master found amiss. Common practice, no source', () => {
     ],
     ['the last bell bolts are cracked while the mount holds', rear, {}, 'rear-mount-off', 'last-bolts-cracked'],
     ['on front drive as well', front, {}, 'gearbox-mount-off', 'last-bolts-cracked'],
+    ['with the engine held', rear, {}, 'last-bolts-cracked', 'hold-engine'],
+    ['and on front drive', front, {}, 'last-bolts-cracked', 'hold-engine'],
     ['hub nuts are set on a wheel that is tight', front, {}, 'torque-hub-nuts', 'torque-wheels'],
     ['the fan has its shroud before the battery is on', rear, {}, 'battery-off.refit', 'shroud-free.refit'],
     ['the last sensor is in before the battery is on', rear, {}, 'battery-off.refit', 'exhaust-sensors-out.refit'],
@@ -139,6 +141,11 @@ describe('what a master found amiss. Common practice, no source', () => {
       expect(packs.expandPack(pack).operations.find(({ id }) => id === 'upper-bolts-cracked')).toMatchObject({
         car: 'ground',
       })
+  })
+  it('a filled set begins at the pedal, goes on above and ends at the slave', () => {
+    const { operations } = packs.expandPack(rear, { slave: 'opened', bleed: 'pre-filled' })
+    const placeOf = (step: string) => operations.find(({ id }) => id === step)?.place
+    expect(['set-rod-off', 'set-line-freed', 'filled-set-out'].map(placeOf)).toEqual(['cab', 'top', 'under'])
   })
   it('free play is set when the line has rested', () => {
     const { links } = packs.expandPack(shelf.packs.get('rwd-concentric')!)

@@ -67,6 +67,19 @@ describe('what holds what is heavy', () => {
     expect(hangingNow(log.state)).toEqual([])
   })
 })
+it('hangs in a hand until a step that has nothing to do with it is done, and not a moment longer', () => {
+  const log = new TestLog()
+  const aside = TestLog.open(shelf.packs.get('fwd-transverse')!, { starter: 'aside' })
+  log.events.push(...aside.events)
+  const order = aside.state.plan!.order
+  for (const id of order.slice(0, order.indexOf('starter-out') + 1)) log.done(id)
+  expect(by(log, 'starter')).toMatchObject({ hangs: expect.stringContaining('hangs'), byHand: true })
+  const forgotten = new TestLog()
+  forgotten.events.push(...log.events)
+  forgotten.done(order.find(id => !log.state.done[id] && id !== 'starter-tied')!)
+  expect(by(forgotten, 'starter')).toMatchObject({ hangs: expect.stringContaining('hangs'), byHand: false })
+  expect(by(log.done('starter-tied'), 'starter').hangs).toBeNull()
+})
 it('is nothing for a layout that says of no load', () => {
   const { procedure, ...rest } = opened.state
   expect(holdingNow({ ...rest, procedure: { ...procedure!, loads: undefined } })).toEqual([])
