@@ -153,7 +153,7 @@ async function nameSafetyFigures(page: Page): Promise<void> {
   const wanted = page.locator('article').getByText('Somebody drives on them')
   while ((await wanted.count()) > 0) {
     const before = await wanted.count()
-    const large = /hub nuts/.test(await wanted.first().innerText())
+    const large = /hub nuts?/.test(await wanted.first().innerText())
     await wanted.first().locator('xpath=..').getByRole('button', { name: 'Name it with its source' }).click()
     await nameFigure(page, large ? '205' : '90', 'Vehicle book', 'Book of the car')
     await expect(wanted).toHaveCount(before - 1)

@@ -254,7 +254,8 @@ describe.each([...shelf.packs.values()])('$id', pack => {
       before('inner-joints-off', 'box-jack-under')
       before('struts-part', 'near-shaft-out')
       if (options['inner-joint'] === 'unbolted')
-        for (const id of ['near-shaft-out', 'hub-nuts-off', 'crack-hub-nuts']) expect(has(id), id).toBe(false)
+        for (const id of ['near-shaft-out', 'hub-nuts-off', 'hub-nut-off', 'crack-hub-nuts', 'crack-hub-nut'])
+          expect(has(id), id).toBe(false)
       if (has('starter-tied')) expect(at('starter-tied')).toBe(at('starter-out') + 1)
       before('battery-off', 'starter-out')
       before('gearbox-mount-off', 'engine-end-lowered')
@@ -291,7 +292,14 @@ describe.each([...shelf.packs.values()])('$id', pack => {
       if (has('shifter-hole-covered')) expect(at('shifter-hole-covered')).toBe(at('shifter-out') + 1)
       if (has('tail-plugged')) expect(at('tail-plugged')).toBe(at('prop-out') + 1)
       // Car and place.
-      for (const id of ['crack-wheel-bolts', 'crack-hub-nuts', 'torque-wheels', 'torque-hub-nuts'])
+      for (const id of [
+        'crack-wheel-bolts',
+        'crack-hub-nuts',
+        'crack-hub-nut',
+        'torque-wheels',
+        'torque-hub-nuts',
+        'torque-hub-nut',
+      ])
         if (has(id)) expect(plan.steps.find(step => step.id === id)!.car).toBe('ground')
       for (const step of plan.steps) {
         if (step.place === 'under') expect(step.car).toBe('raised')

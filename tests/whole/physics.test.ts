@@ -129,7 +129,8 @@ describe('what a master found amiss. Common practice, no source', () => {
     ['on front drive as well', front, {}, 'gearbox-mount-off', 'last-bolts-cracked'],
     ['with the engine held', rear, {}, 'last-bolts-cracked', 'hold-engine'],
     ['and on front drive', front, {}, 'last-bolts-cracked', 'hold-engine'],
-    ['hub nuts are set on a wheel that is tight', front, {}, 'torque-hub-nuts', 'torque-wheels'],
+    ['a hub nut is set on a wheel that is tight', front, {}, 'torque-hub-nut', 'torque-wheels'],
+    ['and both are', front, { 'far-shaft': 'out' }, 'torque-hub-nuts', 'torque-wheels'],
     ['the fan has its shroud before the battery is on', rear, {}, 'battery-off.refit', 'shroud-free.refit'],
     ['the last sensor is in before the battery is on', rear, {}, 'battery-off.refit', 'exhaust-sensors-out.refit'],
     ['an old car is photographed before its box is touched', classic, {}, 'prop-marked', 'photographs-taken'],
@@ -146,6 +147,12 @@ describe('what a master found amiss. Common practice, no source', () => {
     const { operations } = packs.expandPack(rear, { slave: 'opened', bleed: 'pre-filled' })
     const placeOf = (step: string) => operations.find(({ id }) => id === step)?.place
     expect(['set-rod-off', 'set-line-freed', 'filled-set-out'].map(placeOf)).toEqual(['cab', 'top', 'under'])
+  })
+  it('the hub nut of a shaft that stays in its hub is not touched', () => {
+    const { operations } = packs.expandPack(front, { 'far-shaft': 'aside' })
+    const nuts = operations.flatMap(({ takesOff }) => [takesOff['hub-nuts-slack'] ?? 0, takesOff['hub-nut'] ?? 0])
+    expect(Math.max(...nuts)).toBe(1)
+    expect(operations.filter(({ title }) => /both hub nuts/.test(title))).toEqual([])
   })
   it('free play is set when the line has rested', () => {
     const { links } = packs.expandPack(shelf.packs.get('rwd-concentric')!)

@@ -92,6 +92,22 @@ describe('the bolt board', () => {
     log.add('figure-named', figure).done('cover-on')
     expect([board(log).bolts.some(isOut), log.state.ledger]).toEqual([false, {}])
   })
+  it('is set where it was slackened, and left alone where nobody touched it', () => {
+    const oneOfTwo = smallPack({
+      items: [{ id: 'slack', name: 'Hub nuts slack', state: 'slack', group: 'bell-bolts' }],
+      groups: [{ id: 'bell-bolts', name: 'Hub nuts', count: 2, part: 'vehicle' }],
+      operations: [
+        operation('crack', { takesOff: { slack: 1 }, refit: { kind: 'by', operation: 'set' } }),
+        operation('set', { phase: 'prove', putsBack: { slack: 1 }, figure: 'bell-bolts' }),
+      ],
+      links: [link('crack', 'set')],
+    })
+    const log = TestLog.open(oneOfTwo).done('crack')
+    expect(board(log).bolts.map(({ stand }) => stand)).toEqual(['started', 'untouched'])
+    log.add('figure-named', figure).done('set')
+    expect(board(log).bolts.map(({ stand }) => stand)).toEqual(['figure', 'untouched'])
+    expect(openBeforeHandover(log.state)).toEqual([])
+  })
   it('is put right by hand: placed, moved, described, lifted', () => {
     const log = open()
       .add('bolt-placed', { group, boltId: 'x', xMm: 0, yMm: 0 })

@@ -155,12 +155,15 @@ export function stepOnBoards(state: JobState, operation: Operation): void {
         changeBolt(state, board.group, bolt.id, old => ({ ...old, condition: null, suspect: false }))
   }
   for (const group of set) {
-    // Started ones wait for whoever sets the group; snug ones for a step that goes round all of them.
+    // Started ones wait for whoever sets the group; snug ones for a step that goes round all of them, untouched ones for one that is not there to
+    // set what was slackened.
     const whole = !back.some(({ board }) => board.group === group)
+    const leaves = settlesSlack(state, operation, group) ? ['out', 'untouched'] : ['out']
+    const waits = ({ stand }: BoardBolt) => (whole ? !leaves.includes(stand) : stand === 'started')
     bringIn(
       state,
       group,
-      state.boards[group]!.bolts.filter(bolt => (whole ? !isOut(bolt) : bolt.stand === 'started')).map(bolt => bolt.id),
+      state.boards[group]!.bolts.filter(waits).map(bolt => bolt.id),
       stand(group),
     )
   }
@@ -220,6 +223,10 @@ const renewedWith = (state: JobState, operation: Operation, group: string) =>
 
 const putsBackOf = (state: JobState, operation: Operation, group: string) =>
   itemsOf(state, operation.putsBack).some(([item]) => item.group === group)
+
+/** Whether a step sets what of a group was slackened, in the car all the time. */
+const settlesSlack = (state: JobState, operation: Operation, group: string) =>
+  itemsOf(state, operation.putsBack).some(([item]) => item.group === group && item.state === 'slack')
 
 function leftBy(state: JobState, operation: Operation, group: string): 'started' | 'snug' {
   return (
