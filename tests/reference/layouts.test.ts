@@ -205,10 +205,15 @@ describe.each([...shelf.packs.values()])('$id', pack => {
       for (const first of ['upper-bell-bolts', 'lowest-bell-bolts', 'box-jack-under']) before(first, 'last-bell-bolts')
       before('last-bell-bolts', 'pull-box')
       // Weight.
-      for (const mount of ['stabiliser-off', 'gearbox-mount-off', 'rear-mount-off', 'subframe-down']) {
+      const around = ['stabiliser-off', 'subframe-down']
+      const inTheWay = has('subframe-down') && has('hold-engine-below')
+      for (const mount of ['gearbox-mount-off', 'rear-mount-off', ...(inTheWay ? [] : around)]) {
         for (const support of ['hold-engine', 'hold-engine-below']) before(support, mount)
         for (const support of ['hold-engine.refit', 'hold-engine-below.refit']) before(`${mount}.refit`, support)
       }
+      // A support under the sump stands where the frame comes down; until then both upper mounts carry.
+      if (inTheWay) for (const low of around) before(low, 'hold-engine-below')
+      if (inTheWay) for (const low of around) before('hold-engine-below.refit', `${low}.refit`)
       before('case-off', 'rear-mount-off')
       before('case-jack-under', 'case-nuts-off')
       before('rear-mount-off.refit', 'box-jack-under.refit')

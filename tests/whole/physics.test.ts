@@ -81,6 +81,10 @@ describe('what a master found amiss. Common practice, no source', () => {
   const rear = shelf.packs.get('rwd-longitudinal')!
   const swap = shelf.packs.get('manual-swap')!
   const classic = shelf.packs.get('classic-rwd')!
+  const tight = shelf.packs.get('fwd-subframe')!
+  const BELOW = { 'engine-hold': 'below' }
+  const SEAL_AND_PLUG = { 'crank-seal': 'renewed', 'cam-plug': 'renewed' }
+  const FILLED = { slave: 'opened', bleed: 'pre-filled' }
   it.each([
     ['the jack leaves when every bell bolt is at its figure', front, {}, 'box-jack-under.refit', 'bell-torqued'],
     ['on a lift, when all are that can be reached', front, { lift: 'lift' }, 'box-jack-under.refit', 'side-bolts-set'],
@@ -93,11 +97,17 @@ describe('what a master found amiss. Common practice, no source', () => {
     ],
     [
       'the lowest bell bolts go in before the subframe is in their way',
-      shelf.packs.get('fwd-subframe')!,
+      tight,
       {},
       'subframe-down.refit',
       'lowest-bell-bolts.refit',
     ],
+    ['a support under the sump stands where the subframe was', tight, BELOW, 'hold-engine-below', 'subframe-down'],
+    ['and has left when that goes up', tight, BELOW, 'subframe-down.refit', 'hold-engine-below.refit'],
+    ['both upper mounts carry until it stands', tight, BELOW, 'gearbox-mount-off', 'hold-engine-below'],
+    ['from above the engine is held before the stabiliser goes', tight, {}, 'stabiliser-off', 'hold-engine'],
+    ['and until it is back', tight, {}, 'hold-engine.refit', 'stabiliser-off.refit'],
+    ['from below as well, where the subframe stays', front, BELOW, 'stabiliser-off', 'hold-engine-below'],
     [
       'the lever comes out before anything stands under the engine',
       shelf.packs.get('rwd-longitudinal')!,
@@ -118,6 +128,17 @@ describe('what a master found amiss. Common practice, no source', () => {
     ['a new flywheel is washed before the disc', rear, { flywheel: 'new' }, 'disc-set', 'face-washed'],
     ['so is a machined one, hands off it', rear, { flywheel: 'machined' }, 'face-washed', 'flywheel-tighten'],
     ['the floor is cut before the crank seal is out', swap, { floor: 'cut' }, 'crank-seal-out', 'floor-cut'],
+    ['the pedal box goes in while the car is down for the old one', swap, {}, 'hold-engine', 'pedal-box-in'],
+    ['the bulkhead is drilled before it is', swap, { slave: 'opened' }, 'crank-seal-out', 'bulkhead-drilled'],
+    ['and bored for a cable', swap, { slave: 'linkage' }, 'crank-seal-out', 'bulkhead-bored'],
+    ['the cam plug stays in while the carrier is scraped', rear, SEAL_AND_PLUG, 'cam-plug-out', 'seal-carrier-scraped'],
+    [
+      'and while the seal is drawn',
+      rear,
+      { ...SEAL_AND_PLUG, 'crank-seal': 'alone' },
+      'cam-plug-out',
+      'crank-seal-drawn',
+    ],
     [
       'dowels are brushed before the crank seal is out',
       rear,
@@ -131,6 +152,9 @@ describe('what a master found amiss. Common practice, no source', () => {
     ['and on front drive', front, {}, 'last-bolts-cracked', 'hold-engine'],
     ['a hub nut is set on a wheel that is tight', front, {}, 'torque-hub-nut', 'torque-wheels'],
     ['and both are', front, { 'far-shaft': 'out' }, 'torque-hub-nuts', 'torque-wheels'],
+    ['a filled set hangs on the pedal before its first stroke', rear, FILLED, 'bleed-filled', 'set-rod-off.refit'],
+    ['and its feed is on', rear, FILLED, 'bleed-filled', 'set-line-freed.refit'],
+    ['both before the engine runs', rear, FILLED, 'ready-to-run', 'set-rod-off.refit'],
     ['the fan has its shroud before the battery is on', rear, {}, 'battery-off.refit', 'shroud-free.refit'],
     ['the last sensor is in before the battery is on', rear, {}, 'battery-off.refit', 'exhaust-sensors-out.refit'],
     ['an old car is photographed before its box is touched', classic, {}, 'prop-marked', 'photographs-taken'],
@@ -144,7 +168,7 @@ describe('what a master found amiss. Common practice, no source', () => {
       })
   })
   it('a filled set begins at the pedal, goes on above and ends at the slave', () => {
-    const { operations } = packs.expandPack(rear, { slave: 'opened', bleed: 'pre-filled' })
+    const { operations } = packs.expandPack(rear, FILLED)
     const placeOf = (step: string) => operations.find(({ id }) => id === step)?.place
     expect(['set-rod-off', 'set-line-freed', 'filled-set-out'].map(placeOf)).toEqual(['cab', 'top', 'under'])
   })
@@ -153,6 +177,25 @@ describe('what a master found amiss. Common practice, no source', () => {
     const nuts = operations.flatMap(({ takesOff }) => [takesOff['hub-nuts-slack'] ?? 0, takesOff['hub-nut'] ?? 0])
     expect(Math.max(...nuts)).toBe(1)
     expect(operations.filter(({ title }) => /both hub nuts/.test(title))).toEqual([])
+  })
+  it.each([front, tight])('$id: unbolted inner joints leave the oil where it is', pack => {
+    const ofOil = (choice: string) =>
+      ids(packs.expandPack(pack, { 'inner-joint': choice }).operations).filter(id => /drain|oil|fill-|level/.test(id))
+    expect(ofOil('unbolted')).toEqual([])
+    expect(ofOil('unbolted-drained')).toEqual(ofOil('pulled'))
+  })
+  it('an unbolted box that is opened for its shaft is emptied and filled again', () => {
+    const procedure = packs.expandPack(front, { 'inner-joint': 'unbolted', 'input-shaft': 'renewed' })
+    expect(comesAfter(procedure, 'box-to-shop', 'box-emptied')).toBe(true)
+    expect(comesAfter(procedure, 'pull-box.refit', 'box-filled')).toBe(true)
+  })
+  it('wheels stay on where nothing is behind them', () => {
+    const wheels = (options: Record<string, string>) =>
+      ids(packs.expandPack(front, options).operations).filter(id => /wheel(s-off|-bolts)|-wheels/.test(id))
+    expect(wheels({ 'inner-joint': 'unbolted' })).toEqual([])
+    const all = wheels({ 'inner-joint': 'pulled' })
+    expect(all).toHaveLength(4)
+    expect(wheels({ 'inner-joint': 'unbolted', subframe: 'lowered' })).toEqual(all)
   })
   it('free play is set when the line has rested', () => {
     const { links } = packs.expandPack(shelf.packs.get('rwd-concentric')!)

@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { blockersOf, stepsLeft, stepView } from '../../../core/job'
+import { blockersFor, stepsLeft, stepView } from '../../../core/job'
 
 /** The steps ahead: those that can be done now can be taken first, the others say what they wait for. */
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: []; choose: [stepId: string] }>()
 const { state } = useJob()
+const garage = useGarageStore()
 const t = useTerms()
 const SHOWN = 30
 const ahead = computed(() =>
   stepsLeft(state.value)
     .slice(0, SHOWN)
-    .map(id => ({ view: stepView(state.value, id)!, blocker: blockersOf(state.value, id)[0] })),
+    .map(id => ({ view: stepView(state.value, id)!, blocker: blockersFor(state.value, id, garage.personId)[0] })),
 )
 </script>
 

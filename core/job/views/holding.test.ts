@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { shelf } from '../../../tests/support/packs'
 import { TestLog } from '../../../tests/support/job-log'
+import { admit } from '..'
 import { hangingNow, holdingAfter, holdingAhead, holdingNow } from './holding'
 
 const opened = TestLog.open(shelf.packs.get('fwd-transverse')!)
@@ -76,7 +77,12 @@ it('hangs in a hand until a step that has nothing to do with it is done, and not
   expect(by(log, 'starter')).toMatchObject({ hangs: expect.stringContaining('hangs'), byHand: true })
   const forgotten = new TestLog()
   forgotten.events.push(...log.events)
-  forgotten.done(order.find(id => !log.state.done[id] && id !== 'starter-tied')!)
+  // Somebody else goes on beside it: whoever took it down is told to tie it up first.
+  const others = order.filter(id => id !== 'starter-tied' && !log.state.done[id])
+  const goesOn = others
+    .map(stepId => ({ ...log.event('step-done', { stepId }), personId: 'q' }))
+    .find(act => admit(log.state, act, log.events) === null)!
+  forgotten.events.push(goesOn)
   expect(by(forgotten, 'starter')).toMatchObject({ hangs: expect.stringContaining('hangs'), byHand: false })
   expect(by(log.done('starter-tied'), 'starter').hangs).toBeNull()
 })

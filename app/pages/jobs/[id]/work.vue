@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   activityComplete,
-  blockersOf,
+  blockersFor,
   cautionsToRead,
   gearsOf,
   quietSteps,
@@ -57,7 +57,7 @@ const following = computed(() => {
   const left = stepsLeft(state.value).filter(id => id !== step.value?.id && isMine(id))
   return left[0] ? stepView(state.value, left[0]) : null
 })
-const blockers = computed(() => (step.value ? blockersOf(state.value, step.value.id) : []))
+const blockers = computed(() => (step.value ? blockersFor(state.value, step.value.id, garage.personId) : []))
 const activity = computed(() => step.value?.operation?.activity ?? null)
 const activityDone = computed(() => !step.value?.operation || activityComplete(state.value, step.value.operation))
 const missingReading = computed(() =>

@@ -77,7 +77,7 @@ export const steps: Chapter<StepEvents> = {
     undo: true,
     afterHandover: false,
     afterCallOff: false,
-    admit: (state, { payload }) => stepRefused(state, payload.stepId),
+    admit: (state, { payload, personId }) => stepRefused(state, payload.stepId, personId),
     apply: applyStepDone,
   },
   'note-added': {

@@ -4,7 +4,7 @@ import { refuse } from '../../log/chapter'
 import type { Refusal } from '../../log/chapter'
 import { tryCompleteActivity } from '../../views/activity'
 import { findingsOfStep, openFindings } from '../../views/bad-findings'
-import { blockersOf } from '../../views/blockers'
+import { blockersFor } from '../../views/blockers-for'
 import { figureMissing } from '../../views/fastening'
 import { oldPartRefused } from '../../views/reconcile'
 import { notReadyToGoIn } from '../bench/orientations'
@@ -12,13 +12,13 @@ import { cautionUnread } from '../cautions'
 import { unknownStep } from '../plan/unknown-step'
 import { latestReading } from './readings'
 
-/** Why a step cannot be called done now; `null` when it can. */
-export function stepRefused(state: JobState, stepId: string): Refusal | null {
+/** Why this person cannot call a step done now; `null` when they can. */
+export function stepRefused(state: JobState, stepId: string, personId: string): Refusal | null {
   const unknown = unknownStep(state, stepId)
   if (unknown) return unknown
   const cannot = (reason: string) => refuse('payload.stepId', reason)
   if (state.done[stepId]) return cannot('This step is done already.')
-  const [blocker] = blockersOf(state, stepId)
+  const [blocker] = blockersFor(state, stepId, personId)
   if (blocker) return cannot(`First: ${blocker.title}. ${blocker.because}`)
   const unread = cautionUnread(state, stepId)
   if (unread) return unread

@@ -1,0 +1,29 @@
+import { byId } from '../../base/by-id'
+import type { JobState } from '../chapters'
+import { blockersOf } from './blockers'
+import type { Blocker } from './blockers'
+
+/**
+ * What stands in somebody's way of doing a step now: what stands in everybody's, and what they left half done.
+ * Nothing comes between two steps of which the second follows at once, for whoever did the first; who works beside them goes on.
+ */
+export function blockersFor(state: JobState, stepId: string, personId: string): Blocker[] {
+  return [...leftHalfDone(state, stepId, personId), ...blockersOf(state, stepId)]
+}
+
+/** Steps that follow at once on one that this person did. One that is waiting for something itself stands in nobody's way. */
+function leftHalfDone(state: JobState, stepId: string, personId: string): Blocker[] {
+  const { procedure, plan, done } = state
+  if (!procedure || !plan) return []
+  const open = procedure.links.filter(link => link.atOnce && done[link.before] && !done[link.after])
+  if (open.some(({ after }) => after === stepId)) return []
+  return open
+    .filter(({ before }) => done[before]!.personId === personId)
+    .filter(({ after }) => byId(plan.steps, after) && blockersOf(state, after).length === 0)
+    .map(({ after, kind, because }) => ({
+      stepId: after,
+      title: byId(procedure.operations, after)!.title,
+      kind,
+      because,
+    }))
+}
