@@ -8,9 +8,15 @@ const count = z.int().min(0).max(200)
 
 export const takenOver = {
   'steps-taken-over': z
-    .strictObject({ stepIds: z.array(key()).min(1).max(200), by: words(120), at: instant, utcOffsetMinutes: utcOffset })
+    .strictObject({
+      stepIds: z.array(key()).min(1).max(200),
+      by: words(120),
+      at: instant,
+      utcOffsetMinutes: utcOffset,
+      asItStands: z.literal(true).optional(),
+    })
     .describe(
-      'Steps that somebody else has done, in their order. What they took off is off, and unseen until somebody says where it is.',
+      'Steps that somebody else has done, in their order. What they took off is off, and unseen until somebody says where it is. `asItStands`: what hangs is held first, and what is too late by now leaves the plan.',
     ),
   'things-told': z
     .strictObject({

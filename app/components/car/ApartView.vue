@@ -56,6 +56,7 @@ function submit() {
     by: by.value.trim() || 'Before it came here',
     at: nowIso(),
     utcOffsetMinutes: utcOffsetMinutes(),
+    asItStands: true,
   })
   if (!taken) return
   picked.value = []

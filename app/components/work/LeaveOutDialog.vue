@@ -32,6 +32,7 @@ function takeOver() {
     by: by.value.trim() || 'Somebody else',
     at: nowIso(),
     utcOffsetMinutes: utcOffsetMinutes(),
+    asItStands: true,
   })
   if (!taken) return
   messages.say(`Done by others: ${t(props.step.title)}. What it took off is in the Car view, to be looked for.`)

@@ -1,5 +1,6 @@
 import { byId } from '../../../base/by-id'
 import { dict } from '../../../base/dict'
+import type { Operation } from '../../../pack/operations'
 import { operationOrder } from '../../../sequence/move-step'
 import type { Chapter, JobState } from '../../chapters'
 import { refuse } from '../../log/chapter'
@@ -9,8 +10,10 @@ import { pastOf } from '../plan/past'
 import { leaveOut } from '../unforeseen/left-out'
 import { carryOut } from '../steps/carry-out'
 import { stopTimer } from '../steps/timers'
+import { bondsOf, inOrderOf, withHeldFirst } from './held-first'
 import { missingPartId, withMissing } from './missing'
-import { notToBeTakenOver, whyOurs } from './not-to-be-taken-over'
+import { notToBeTakenOver } from './not-to-be-taken-over'
+import { tooLate } from './too-late'
 
 /** How much of a thing that came off elsewhere is not here: missing for good, or seen by nobody yet. */
 export interface ToldThing {
@@ -23,7 +26,14 @@ export interface ToldThing {
 
 export interface TakenOverEvents {
   /** Steps that somebody else has done, in their order: before the car came, or elsewhere. */
-  'steps-taken-over': { stepIds: string[]; by: string; at: string; utcOffsetMinutes: number }
+  'steps-taken-over': {
+    stepIds: string[]
+    by: string
+    at: string
+    utcOffsetMinutes: number
+    /** The work goes on from how the car stands: what hangs is held first, what is too late is left out. Acts of before did not. */
+    asItStands?: true
+  }
   /** Of things that are off: what is here, what is missing, what nobody has seen. */
   'things-told': { things: ToldThing[]; at: string; utcOffsetMinutes: number }
 }
@@ -47,7 +57,7 @@ export const takenOver: Chapter<TakenOverEvents> = {
     afterCallOff: false,
     admit: (state, { payload }) => notToBeTakenOver(state, payload.stepIds),
     apply: (state, { id, payload, deviceTime, personId }) => {
-      const { stepIds, by, at, utcOffsetMinutes } = payload
+      const { stepIds, by, at, utcOffsetMinutes, asItStands } = payload
       if (!state.procedure || !state.plan) return
       const before = { ...state.ledger }
       for (const stepId of stepIds) {
@@ -59,7 +69,8 @@ export const takenOver: Chapter<TakenOverEvents> = {
         carryOut(state, operation, deviceTime)
       }
       noteUnseen(state, before)
-      leaveOutTooLate(state, stepIds, { at: deviceTime, personId })
+      leaveOutTooLate(state, tooLate(state, stepIds, asItStands === true), { at: deviceTime, personId })
+      if (asItStands) state.procedure = withHeldFirst(state)
       planOn(state, { at, utcOffsetMinutes }, payload)
     },
   },
@@ -92,21 +103,8 @@ export const takenOver: Chapter<TakenOverEvents> = {
   },
 }
 
-/** What is looked at, driven or measured while it is whole cannot be any more: it leaves the plan, and says so. */
-function leaveOutTooLate(state: JobState, stepIds: readonly string[], by: { at: string; personId: string }): void {
-  const late = state.procedure!.operations.filter(
-    operation =>
-      !state.done[operation.id] &&
-      operation.undoes === undefined &&
-      Object.keys(operation.putsBack).length === 0 &&
-      whyOurs(state, operation) === null &&
-      (operation.phase === 'test' ||
-        operation.whole === true ||
-        operation.needs.some(fact => !state.facts.includes(fact))) &&
-      state.procedure!.links.some(
-        link => link.kind !== 'habit' && link.before === operation.id && stepIds.includes(link.after),
-      ),
-  )
+/** What is too late leaves the plan, and says so. */
+function leaveOutTooLate(state: JobState, late: readonly Operation[], by: { at: string; personId: string }): void {
   for (const { id: stepId, title } of late) {
     leaveOut(state, stepId)
     state.leftOut = [...state.leftOut, { stepId, title, reason: 'It came apart', ...by }]
@@ -128,7 +126,10 @@ function planOn(
   { at, utcOffsetMinutes }: { at: string; utcOffsetMinutes: number },
   event: object,
 ): void {
-  const order = operationOrder(state.plan!).filter(id => !state.done[id])
+  const order = inOrderOf(
+    operationOrder(state.plan!).filter(id => !state.done[id]),
+    bondsOf(state),
+  )
   const { circumstances } = state
   state.plan = changedPlan(
     state,
