@@ -139,6 +139,7 @@ test('what hangs stands in the strip until it is cured, Car says what lacks, and
   await expect(page.getByTestId('held-then')).toContainText('held by jack and strap under the box')
   await page.getByTestId('hangs').click()
   await expect(page.getByTestId('held-now')).toContainText('Jack and strap under the box: away.')
+  await expect(page.getByTestId('held-now')).toContainText(/Since (yesterday )?\d\d:\d\d\./)
   await page.keyboard.press('Backspace')
   await expect(page.getByTestId('hangs')).toHaveCount(0)
   await expect(page.getByTestId('held-now')).toContainText('held by')

@@ -55,7 +55,8 @@ export async function proveMerging(opened: JobEvent[], runs: number, seed?: numb
           else if ('from' in what) await device.hear(what.from, what.from + what.length)
           else await device.start()
         }
-        for (let round = 0; round < 2; round++)
+        // Who had a number before what came before it was heard of finds out one round later that it is gone, and gives it back in the next.
+        for (let round = 0; round < 4; round++)
           for (const device of devices) {
             await device.giveBack()
             await device.send('there and back')

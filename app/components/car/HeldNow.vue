@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { holdingAhead, holdingNow } from '../../../core/job'
+import { hangingSince, holdingAhead, holdingNow } from '../../../core/job'
+import { momentText } from '../../words/moments'
 
 /** What holds each heavy thing now, and which steps to come change that. */
-const { state } = useJob()
+const { state, store } = useJob()
 const t = useTerms()
 const held = computed(() => holdingNow(state.value))
+const since = computed(() => (held.value.some(({ hangs }) => hangs !== null) ? hangingSince(store.log) : {}))
 const shown = ref(false)
 const ahead = computed(() => (shown.value ? holdingAhead(state.value) : []))
 </script>
@@ -25,6 +27,7 @@ const ahead = computed(() => (shown.value ? holdingAhead(state.value) : []))
         :class="load.hangs ? 'border-l-4 border-l-danger pl-3' : ''"
       >
         <HoldsLine :load="load" />
+        <span v-if="since[load.loadId]" class="block text-quiet">Since {{ momentText(since[load.loadId]!) }}.</span>
       </li>
     </ul>
     <template v-if="shown">

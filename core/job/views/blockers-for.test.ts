@@ -56,6 +56,15 @@ describe('a step that follows at once', () => {
     expect(blockersOf(state, 'starter-tied')).not.toEqual([])
     for (const id of inReach(log)) if (id !== 'starter-tied') expect(blockersFor(state, id, ME)).toEqual([])
   })
+  it('is not in the way of what the plan puts before it', () => {
+    const { state } = log
+    const sooner = inReach(log).find(id => id !== 'starter-tied')!
+    const order = state.plan!.order.filter(id => id !== sooner)
+    order.splice(order.indexOf('starter-tied'), 0, sooner)
+    const bent = { ...state, plan: { ...state.plan!, order } }
+    expect(blockersFor(state, sooner, ME)).not.toEqual([])
+    expect(blockersFor(bent, sooner, ME)).toEqual([])
+  })
   it('is asked for when anything else is called done, with its sentence', () => {
     const another = inReach(log).find(id => id !== 'starter-tied')!
     const because = /^First: .* A starter that hangs on its cables tears their ends\.$/

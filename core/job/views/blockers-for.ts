@@ -11,15 +11,19 @@ export function blockersFor(state: JobState, stepId: string, personId: string): 
   return [...leftHalfDone(state, stepId, personId), ...blockersOf(state, stepId)]
 }
 
-/** Steps that follow at once on one that this person did. One that is waiting for something itself stands in nobody's way. */
+/**
+ * Steps that follow at once on one that this person did. One that waits for something itself stands in nobody's way, nor in that of what
+ * the plan puts before it: work that came apart in between, say.
+ */
 function leftHalfDone(state: JobState, stepId: string, personId: string): Blocker[] {
   const { procedure, plan, done } = state
   if (!procedure || !plan) return []
+  const place = (id: string) => (plan.order.includes(id) ? plan.order.indexOf(id) : Infinity)
   const open = procedure.links.filter(link => link.atOnce && done[link.before] && !done[link.after])
   if (open.some(({ after }) => after === stepId)) return []
   return open
-    .filter(({ before }) => done[before]!.personId === personId)
-    .filter(({ after }) => byId(plan.steps, after) && blockersOf(state, after).length === 0)
+    .filter(({ before, after }) => done[before]!.personId === personId && place(after) < place(stepId))
+    .filter(({ after }) => blockersOf(state, after).length === 0)
     .map(({ after, kind, because }) => ({
       stepId: after,
       title: byId(procedure.operations, after)!.title,

@@ -155,8 +155,8 @@ export function stepOnBoards(state: JobState, operation: Operation): void {
         changeBolt(state, board.group, bolt.id, old => ({ ...old, condition: null, suspect: false }))
   }
   for (const group of set) {
-    // Started ones wait for whoever sets the group; snug ones for a step that goes round all of them, untouched ones for one that is not there to
-    // set what was slackened.
+    // Started ones wait for whoever sets the group, snug ones for a step that goes round it. Untouched ones are gone round as well, but not by a
+    // step whose business is what was slackened.
     const whole = !back.some(({ board }) => board.group === group)
     const leaves = settlesSlack(state, operation, group) ? ['out', 'untouched'] : ['out']
     const waits = ({ stand }: BoardBolt) => (whole ? !leaves.includes(stand) : stand === 'started')
