@@ -3,7 +3,7 @@ import type { JobEvent, JobState } from './chapters'
 import { admitEvent } from './log/admit'
 import { refuse } from './log/chapter'
 import type { Refusal } from './log/chapter'
-import { applyEvent as applyToState, reduceLog } from './log/reduce'
+import { applyEvent as applyToState, reduceLog, walkLog } from './log/reduce'
 import { describeEvent as describe, lastUndoable as lastUndoableOf } from './log/undo'
 
 /**
@@ -17,6 +17,9 @@ export const reduceJob = (events: JobEvent[]): JobState => reduceLog(book, event
 
 /** Adds one event to a state, in place. Types it does not know, from a newer device, are passed over. */
 export const applyEvent = (state: JobState, event: JobEvent): void => applyToState(book, state, event)
+
+/** Every event of a job that counts, with the state it leads to: one state, changed in place. */
+export const walkJob = (events: JobEvent[]) => walkLog(book, events)
 
 /**
  * Whether an event may enter the log of a job in this state.

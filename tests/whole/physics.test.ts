@@ -83,7 +83,6 @@ describe('what a master found amiss. Common practice, no source', () => {
   const classic = shelf.packs.get('classic-rwd')!
   const tight = shelf.packs.get('fwd-subframe')!
   const BELOW = { 'engine-hold': 'below' }
-  const SEAL_AND_PLUG = { 'crank-seal': 'renewed', 'cam-plug': 'renewed' }
   const FILLED = { slave: 'opened', bleed: 'pre-filled' }
   it.each([
     ['the jack leaves when every bell bolt is at its figure', front, {}, 'box-jack-under.refit', 'bell-torqued'],
@@ -131,14 +130,6 @@ describe('what a master found amiss. Common practice, no source', () => {
     ['the pedal box goes in while the car is down for the old one', swap, {}, 'hold-engine', 'pedal-box-in'],
     ['the bulkhead is drilled before it is', swap, { slave: 'opened' }, 'crank-seal-out', 'bulkhead-drilled'],
     ['and bored for a cable', swap, { slave: 'linkage' }, 'crank-seal-out', 'bulkhead-bored'],
-    ['the cam plug stays in while the carrier is scraped', rear, SEAL_AND_PLUG, 'cam-plug-out', 'seal-carrier-scraped'],
-    [
-      'and while the seal is drawn',
-      rear,
-      { ...SEAL_AND_PLUG, 'crank-seal': 'alone' },
-      'cam-plug-out',
-      'crank-seal-drawn',
-    ],
     [
       'dowels are brushed before the crank seal is out',
       rear,

@@ -36,3 +36,15 @@ it('is over when it is undone', () => {
   log.add('undone', { eventId: log.events.at(-1)!.id })
   expect(hangingSince(log.events)).toEqual({})
 })
+it('goes back to where it came to hang, where what held it in between was undone', () => {
+  const log = setAll(jackAway(), 'snug')
+  const since = when(log)
+  setAll(log, 'feel').add('undone', { eventId: log.events.at(-1)!.id })
+  expect(hangingSince(log.events)).toEqual({ box: since })
+})
+it('is found however long ago it was', () => {
+  const log = setAll(jackAway(), 'snug')
+  const since = when(log)
+  for (let count = 0; count < 300; count++) log.add('note-added', { stepId: null, text: 'Lunch' }, 1)
+  expect(hangingSince(log.events)).toEqual({ box: since })
+})

@@ -1,25 +1,15 @@
 import type { JobEvent } from '../chapters'
-import { reduceJob } from '../job'
+import { walkJob } from '../job'
 import { hangingNow } from './holding'
 
-/** So many acts back it is looked for; what hangs for longer hangs for a day or more. */
-const FURTHEST = 200
-
 /**
- * The act by which each load that hangs now came to hang: the one after the last at which something held it, as it was known then.
+ * The act by which each load that hangs now came to hang: the one after the last at which something held it. What was undone never was.
  * @param events the log of the job, whole
- * @returns load → when that was done, ISO 8601; the furthest looked back to where it hung all the while
+ * @returns load → when that was done, ISO 8601
  */
 export function hangingSince(events: JobEvent[]): Record<string, string> {
-  const since: Record<string, string> = {}
-  let open = hangingIn(events, events.length)
-  for (let count = events.length; open.length > 0 && count > 0 && events.length - count < FURTHEST; count--) {
-    for (const load of open) since[load] = events[count - 1]!.deviceTime
-    const before = hangingIn(events, count - 1)
-    open = open.filter(load => before.includes(load))
-  }
+  let since: Record<string, string> = {}
+  for (const { event, state } of walkJob(events))
+    since = Object.fromEntries(hangingNow(state).map(({ loadId }) => [loadId, since[loadId] ?? event.deviceTime]))
   return since
 }
-
-const hangingIn = (events: JobEvent[], count: number): string[] =>
-  hangingNow(reduceJob(events.slice(0, count))).map(({ loadId }) => loadId)
