@@ -113,6 +113,15 @@ export default ts.config(
     ignores: ['app/**/*.test.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns: [mayNotReach('server', 'stand-ins', 'tests', 'bin')] }] },
   },
+  {
+    files: ['app/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: 'fast-check', message: 'These tests begin without the seed that all drawn tests share.' }] },
+      ],
+    },
+  },
   // Layout is the formatter's.
   prettier,
 )

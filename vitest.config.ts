@@ -43,7 +43,8 @@ export default defineConfig({
           name: 'app',
           include: ['app/**/*.test.ts'],
           ...shared,
-          setupFiles: ['tests/support/auto-imports.ts', drawnAlike],
+          // Nothing is drawn there: with a process for every file, the library for it would be loaded as often.
+          setupFiles: ['tests/support/auto-imports.ts'],
         },
       },
       {
@@ -57,7 +58,8 @@ export default defineConfig({
       {
         test: {
           name: 'server',
-          env: { ELDRIN_PATIENCE_SECONDS: '40' },
+          // What is planned there is no question of how well: the core's tests ask that.
+          env: { ELDRIN_PATIENCE_SECONDS: '40', ELDRIN_PLAN_MOVES: '2000' },
           include: ['server/**/*.test.ts', 'tests/server/**/*.test.ts'],
           ...shared,
           setupFiles: [drawnAlike],

@@ -17,7 +17,9 @@ export function authoredOrder(operations: Operation[], links: Link[]): Operation
   const directly = new Map(links.filter(link => link.atOnce).map(link => [link.before, link.after]))
   for (const link of [...links, ...broughtForward(links)]) {
     missing.set(link.after, missing.get(link.after)! + 1)
-    following.set(link.before, [...(following.get(link.before) ?? []), link.after])
+    const known = following.get(link.before)
+    if (known) known.push(link.after)
+    else following.set(link.before, [link.after])
   }
   const order: Operation[] = []
   const waiting = [...wanted]

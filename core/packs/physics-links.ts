@@ -92,6 +92,8 @@ function openingLinks(
   operations: Operation[],
   writtenBefore: (step: string) => Set<string>,
 ): Link[] {
+  const flying = operations.filter(({ wantsShut }) => wantsShut?.includes(opening.id))
+  if (flying.length === 0) return []
   const openers = operations.filter(({ takesOff }) => takesOff[opening.id])
   const link = (before: Operation, after: Operation): Link => ({
     before: before.id,
@@ -100,11 +102,9 @@ function openingLinks(
     because: `${opening.name}: what flies falls in, and is not got out again.`,
     waitMinutes: 0,
   })
-  return operations
-    .filter(({ wantsShut }) => wantsShut?.includes(opening.id))
-    .flatMap(flying =>
-      openers.some(opener => writtenBefore(flying.id).has(opener.id))
-        ? endersOf(opening.id, operations).map(shutter => link(shutter, flying))
-        : openers.map(opener => link(flying, opener)),
-    )
+  return flying.flatMap(step =>
+    openers.some(opener => writtenBefore(step.id).has(opener.id))
+      ? endersOf(opening.id, operations).map(shutter => link(shutter, step))
+      : openers.map(opener => link(step, opener)),
+  )
 }

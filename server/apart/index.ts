@@ -62,10 +62,10 @@ export async function apart<N extends TaskName>(name: N, input: Input<N>): Promi
   return laneOf(limits[name].lane, file).ask({ name, input }, limits[name]) as Promise<Output<N>>
 }
 
-/** Starts the processes, so that the first who needs one does not wait for it. */
+/** Starts the process for the garage's own work, so that the first who needs it does not wait for it. What comes from outside comes seldom. */
 export function warmUp(): void {
   const file = workerFile()
-  if (file) for (const lane of ['checking', 'working'] as const) laneOf(lane, file).warm()
+  if (file) laneOf('working', file).warm()
 }
 
 const lanes = new Map<LaneName, Lane>()

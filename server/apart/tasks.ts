@@ -46,12 +46,15 @@ export const atHand: Record<LaneName, (() => Promise<unknown>)[]> = {
   working: [packWriter],
 }
 
+/** ELDRIN_PLAN_MOVES is for machines so slow that taking a car in keeps people waiting: so many moves the search tries, in place of its own number. */
+const EFFORT = process.env.ELDRIN_PLAN_MOVES ? { moves: Number(process.env.ELDRIN_PLAN_MOVES) } : {}
+
 export const tasks: Tasks = {
   'read-pack': async ({ yaml, terms }) => (await packReader()).readPack(yaml, terms),
   'write-pack': async ({ pack }) => (await packWriter()).writePack(pack),
   plan: ({ procedure, setting, request }) => {
     try {
-      return planJob(procedure, setting, request)
+      return planJob(procedure, setting, { ...request, effort: { ...EFFORT, ...request?.effort } })
     } catch (error) {
       if (error instanceof OrderError) throw new Refused(409, [{ path: 'order', reason: error.because }])
       if (error instanceof RangeError) throw new Refused(422, [{ path: 'circumstances', reason: error.message }])
