@@ -43,7 +43,7 @@ const done = computed(() =>
       >
         <p class="text-lg">
           <span class="font-semibold">{{ t(testOf(entry.test).title) }}</span>
-          <span class="figure text-base text-quiet">{{ entry.minutes }} min</span
+          <span class="figure ml-2 text-base text-quiet">{{ entry.minutes }} min</span
           ><span v-if="index === 0" class="ml-2 text-base text-good">✓ tells most for its minutes</span>
         </p>
         <p>{{ t(testOf(entry.test).how!) }}</p>

@@ -191,7 +191,7 @@ useScreenAwake()
 </script>
 
 <template>
-  <SheetWithMargin v-model:open="whyOpen" margin-title="Why here">
+  <SheetWithMargin v-model:open="whyOpen" :margin-title="step ? 'Why here' : 'Off the car'">
     <div v-if="step" class="pb-28">
       <StepCard :step="step" :blockers="blockers" @reading="dialog = 'reading'" />
       <template v-if="blockers.length === 0">
