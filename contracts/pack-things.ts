@@ -19,6 +19,11 @@ export const item = z
     newPart: id.optional(),
     safety: z.boolean().optional(),
     foot: foot.optional(),
+    covers: id.optional(),
+  })
+  .refine(({ covers, state }) => covers === undefined || state === 'propped', {
+    path: ['covers'],
+    error: 'what covers an opening is put there and taken away again: its state is propped',
   })
   .refine(value => !(value.group && value.hand), {
     path: ['hand'],

@@ -38,6 +38,26 @@ it('shows a link as it is made, and keeps it on the device', async () => {
   expect(kept.get('/share/own')).toEqual({ token: own.value })
   expect(links.value!.links).toHaveLength(1)
 })
+it('says that it is being made until the server has said yes', async () => {
+  const yes = onItsWay()
+  const { isMaking, make } = begin({ ask: () => yes.answer })
+  listed.mockResolvedValue(out(1))
+  const making = make(30)
+  expect(isMaking.value).toBe(true)
+  yes.come({})
+  await making
+  expect(isMaking.value).toBe(false)
+})
+it('is making none any more where it was refused', async () => {
+  const { isMaking, make } = begin({
+    ask: async () => {
+      throw new Error('away')
+    },
+  })
+  listed.mockResolvedValue(out(0))
+  await make(30)
+  expect(isMaking.value).toBe(false)
+})
 it('keeps a link that was made before the server has said which there are', async () => {
   const { own, look, make } = begin()
   const first = onItsWay()

@@ -23,6 +23,8 @@ export function useCustomerLink(
   const links = shallowRef<SharesAnswer | null>(null)
   const own = ref<string | null>(null)
   const problem = ref('')
+  /** While the server has not said yes, a new link leads nowhere: nobody is shown it. */
+  const isMaking = ref(false)
 
   async function telling(act: () => Promise<unknown>) {
     problem.value = ''
@@ -69,12 +71,15 @@ export function useCustomerLink(
     change(async () => {
       const body = { token: newToken(), days }
       const before = own.value
-      await keepOwn(body.token)
+      isMaking.value = true
       try {
+        await keepOwn(body.token)
         return (await ask(body)) !== null
       } catch (error) {
         await keepOwn(before)
         throw error
+      } finally {
+        isMaking.value = false
       }
     })
   const endAll = () =>
@@ -87,6 +92,7 @@ export function useCustomerLink(
   return {
     links,
     own,
+    isMaking,
     problem,
     look: () => telling(read),
     make: (days: number) => telling(() => make(days)),

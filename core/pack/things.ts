@@ -42,6 +42,8 @@ export interface LedgerItem {
   newPart?: string
   /** What is propped: where it stands. */
   foot?: Foot
+  /** What is propped: the opening that it shuts as long as it is there, such as a rag in a bore. */
+  covers?: string
   /** No reason lets it be left as it is when the car goes: wheels, brakes, steering. */
   safety?: boolean
 }

@@ -83,6 +83,7 @@ function unknownIds(pack: Pack): PackFault[] {
   for (const item of [...pack.items, ...pack.modules.flatMap(module => module.items)]) {
     want(`items[${item.id}].group`, 'fastener group', groups, [item.group])
     want(`items[${item.id}].newPart`, 'part', parts, [item.newPart])
+    want(`items[${item.id}].covers`, 'item', items, [item.covers])
   }
   for (const module of pack.modules) {
     for (const fact of module.facts)

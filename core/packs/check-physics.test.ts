@@ -103,6 +103,42 @@ it('does what flies before an opening gapes, or when it is shut', () => {
   const order = links.filter(({ after }) => after === 'floor-cut').map(({ before }) => before)
   expect(order).toContain('disc-on')
 })
+/** A seal that comes out, gets its rag and goes in; what is cut in between, and when by the way it is written. */
+const ragged = (after: string, change: { covers?: string; state?: 'open' } = {}): Pack =>
+  smallPack({
+    items: [
+      { id: 'hole', name: 'Seal out', state: 'open' },
+      { id: 'rag', name: 'Rag in the hole', state: 'propped', covers: 'hole', ...change },
+    ],
+    operations: [
+      operation('seal-out', { phase: 'bench', takesOff: { hole: 1 }, refit: { kind: 'by', operation: 'seal-in' } }),
+      operation('rag-in', { phase: 'bench', takesOff: { rag: 1 }, refit: { kind: 'by', operation: 'rag-out' } }),
+      operation('rag-out', { phase: 'bench', putsBack: { rag: 1 } }),
+      operation('seal-in', { phase: 'bench', putsBack: { hole: 1 } }),
+      operation('floor-cut', { phase: 'bench', wantsShut: ['hole'] }),
+    ],
+    links: [
+      ...(['seal-out', 'rag-in', 'rag-out', 'seal-in'] as const).map((id, index, all) =>
+        link(id, all[index + 1] ?? 'seal-in', { mirror: false }),
+      ),
+      link(after, 'floor-cut', { mirror: false }),
+    ].filter(({ before, after: late }) => before !== late),
+  })
+it.each([
+  ['rag-in', ['rag-in'], ['rag-out']],
+  ['seal-out', ['rag-in'], ['rag-out']],
+  ['rag-out', ['rag-in', 'seal-in'], []],
+])('what flies after %s is written flies while the rag is in, or when the seal is', (after, earlier, later) => {
+  const pack = ragged(after)
+  expect(faults(pack)).toEqual([])
+  const { links } = expandPack(pack)
+  const ofOpening = links.filter(({ because }) => because.includes('what flies'))
+  expect(ofOpening.filter(link => link.after === 'floor-cut').map(({ before }) => before)).toEqual(earlier)
+  expect(ofOpening.filter(link => link.before === 'floor-cut').map(link => link.after)).toEqual(later)
+})
+it('wants the opening that a cover names', () => {
+  expect(faults(ragged('seal-out', { covers: 'gap' }))).toContain('items[rag].covers: unknown item "gap"')
+})
 it('wants the surfaces and openings that are named', () => {
   const pack = dirty({ washes: ['rim'] })
   pack.modules[0]!.operations[0]!.wantsShut = ['gap']

@@ -50,6 +50,7 @@ function bearsOn(pack: Pack): (step: OperationSource) => boolean {
     ...ledger.filter(({ group }) => group !== undefined && groups.has(group)).map(({ id }) => id),
     ...ledger.filter(({ foot }) => foot === 'floor').map(({ id }) => id),
     ...openings,
+    ...ledger.filter(({ covers }) => covers !== undefined && openings.includes(covers)).map(({ id }) => id),
   ])
   return step =>
     Object.keys({ ...step.takesOff, ...step.putsBack }).some(item => items.has(item)) ||

@@ -23,7 +23,7 @@ export function physicsLinks(
     ...items.flatMap(item => propLinks(item, operations, writtenBefore)),
     ...settleLinks(loads, operations),
     ...surfaces.flatMap(surface => surfaceLinks(surface, operations)),
-    ...items.flatMap(item => openingLinks(item, operations, writtenBefore)),
+    ...items.flatMap(item => openingLinks(item, items, operations, writtenBefore)),
   ]
 }
 
@@ -86,15 +86,33 @@ function surfaceLinks({ id, because }: Surface, operations: Operation[]): Link[]
   ])
 }
 
-/** What makes something fly is done before an opening is opened, or when it is shut again. */
+/** From when to when an opening gapes: until it is covered, and from where its cover goes until it is shut. */
+function gapsOf(opening: LedgerItem, items: LedgerItem[], operations: Operation[]) {
+  const covers = items.filter(item => item.covers === opening.id)
+  const puts = ({ takesOff }: Operation) => covers.some(({ id }) => takesOff[id])
+  const closers = endersOf(opening.id, operations)
+  const coverers = operations.filter(puts)
+  return [
+    {
+      begins: operations.filter(operation => operation.takesOff[opening.id] && !puts(operation)),
+      ends: coverers.length > 0 ? coverers : closers,
+    },
+    {
+      begins: covers.flatMap(({ id }) => endersOf(id, operations)).filter(operation => !closers.includes(operation)),
+      ends: closers,
+    },
+  ]
+}
+
+/** What makes something fly is done before an opening gapes, or when it is shut again. */
 function openingLinks(
   opening: LedgerItem,
+  items: LedgerItem[],
   operations: Operation[],
   writtenBefore: (step: string) => Set<string>,
 ): Link[] {
   const flying = operations.filter(({ wantsShut }) => wantsShut?.includes(opening.id))
   if (flying.length === 0) return []
-  const openers = operations.filter(({ takesOff }) => takesOff[opening.id])
   const link = (before: Operation, after: Operation): Link => ({
     before: before.id,
     after: after.id,
@@ -102,9 +120,11 @@ function openingLinks(
     because: `${opening.name}: what flies falls in, and is not got out again.`,
     waitMinutes: 0,
   })
-  return flying.flatMap(step =>
-    openers.some(opener => writtenBefore(step.id).has(opener.id))
-      ? endersOf(opening.id, operations).map(shutter => link(shutter, step))
-      : openers.map(opener => link(step, opener)),
+  return gapsOf(opening, items, operations).flatMap(({ begins, ends }) =>
+    flying.flatMap(step =>
+      begins.some(({ id }) => writtenBefore(step.id).has(id))
+        ? ends.map(end => link(end, step))
+        : begins.map(begin => link(step, begin)),
+    ),
   )
 }

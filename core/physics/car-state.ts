@@ -36,6 +36,12 @@ export class CarState implements Standing {
     return this.ledger.get(item) ?? 0
   }
 
+  /** Whether nothing shuts an opening: neither what belongs there nor a cover. */
+  gapes(opening: string): boolean {
+    const covers = [...this.items.values()].filter(item => item.covers === opening)
+    return this.count(opening) > covers.reduce((shut, { id }) => shut + this.count(id), 0)
+  }
+
   /** Does a step: things go back before others come off, and what it sets is set at its end. */
   do(operation: Pick<Operation, 'takesOff' | 'putsBack' | 'figure' | 'moreFigures' | 'activity' | 'leaves'>): void {
     const { figure, moreFigures = [], activity } = operation

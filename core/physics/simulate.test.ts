@@ -105,13 +105,18 @@ it('lets nothing settle that something carries', () => {
 const clean = {
   ...expandPack(
     smallPack({
-      items: [{ id: 'hole', name: 'Seal out', state: 'open' }],
+      items: [
+        { id: 'hole', name: 'Seal out', state: 'open' },
+        { id: 'rag', name: 'Rag in the hole', state: 'propped', covers: 'hole' },
+      ],
       surfaces: [{ id: 'face', name: 'Friction face', because: 'Grease makes the disc grab.' }],
       operations: [
         operation('greased', { soils: ['face'] }),
         operation('washed', { washes: ['face'] }),
         operation('disc-on', { wantsClean: ['face'] }),
         operation('seal-out', { takesOff: { hole: 1 } }),
+        operation('rag-in', { takesOff: { rag: 1 } }),
+        operation('rag-out', { putsBack: { rag: 1 } }),
         operation('seal-in', { putsBack: { hole: 1 } }),
         operation('floor-cut', { wantsShut: ['hole'] }),
       ],
@@ -138,6 +143,12 @@ it('lets nothing fly while an opening gapes', () => {
   expect(simulate(clean, ['floor-cut', 'seal-out', 'seal-in', 'floor-cut'])).toEqual([])
   expect(simulate(clean, ['seal-out', 'floor-cut'])).toEqual([
     { rule: 'shut', step: 'floor-cut', what: 'hole', because: 'Seal out: what flies falls in.' },
+  ])
+})
+it('calls an opening shut as long as its cover is there', () => {
+  expect(simulate(clean, ['seal-out', 'rag-in', 'floor-cut', 'rag-out', 'seal-in'])).toEqual([])
+  expect(simulate(clean, ['seal-out', 'rag-in', 'rag-out', 'floor-cut'])).toMatchObject([
+    { rule: 'shut', what: 'hole' },
   ])
 })
 

@@ -82,7 +82,7 @@ export function simulate(procedure: Procedure, order: string[], from?: Begun): B
           because: `${surface.name}: not clean since “${soiled}”. ${surface.because}`,
         })
     }
-    for (const item of operation.wantsShut?.filter(item => car.count(item) > 0) ?? [])
+    for (const item of operation.wantsShut?.filter(item => car.gapes(item)) ?? [])
       tell({ rule: 'shut', step: id, what: item, because: `${nameOf(procedure, item)}: what flies falls in.` })
     for (const surface of operation.soils ?? []) soiledBy.set(surface, operation.title)
     for (const surface of operation.washes ?? []) soiledBy.delete(surface)

@@ -26,7 +26,9 @@ export interface BestOrder {
   proven: boolean
 }
 
-const DEFAULTS = { seed: 1, moves: 34_000, labels: 400_000, boundSets: 4000 }
+/** How many moves a search tries where nobody says otherwise. */
+export const USUAL_MOVES = 34_000
+const DEFAULTS = { seed: 1, moves: USUAL_MOVES, labels: 400_000, boundSets: 4000 }
 
 /** Jobs of so many steps are searched to the end at once. */
 const SEARCHED_WHOLE = 34

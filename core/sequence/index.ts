@@ -1,5 +1,6 @@
 export { solve } from './solve'
 export type * from './solve'
+export { USUAL_MOVES } from './best-order'
 export type { Effort } from './best-order'
 export { CycleError } from './topological-order'
 export { planJob, provePlan } from './plan-job'

@@ -4,6 +4,9 @@ import { existsSync, readFileSync } from 'node:fs'
 import { setPriority } from 'node:os'
 import { dirname, join, resolve } from 'node:path'
 import { Refused } from '../refused'
+import { numberSetting } from '../setting'
+// Read here as well: what cannot be is told as the server starts, not by a process that ends at its first task.
+import './search-effort'
 import type { LaneName, TaskName, Tasks } from './tasks'
 import type { TaskAnswer, TaskOrder } from './worker'
 
@@ -18,7 +21,7 @@ interface Limit {
 }
 
 /** ELDRIN_CHECK_SECONDS is for machines so slow that a sound layout takes longer. */
-const CHECK_MS = Number(process.env.ELDRIN_CHECK_SECONDS ?? 2) * 1000
+const CHECK_MS = numberSetting('ELDRIN_CHECK_SECONDS', 2, 0.1) * 1000
 /** By the clock it may take so many times as long, where others keep the processors busy. */
 const CLOCK_FACTOR = 10
 const LOOK_MS = 100

@@ -11,6 +11,7 @@ import type { Plan, PlanSetting } from '../../core/sequence/types'
 import type { FontFiles } from '../papers/faces'
 import type { Letterhead, PaperSize } from '../papers/paper-pdf'
 import { Refused } from '../refused'
+import { searchEffort } from './search-effort'
 
 /** Everything that keeps a processor busy for longer than somebody else's request should wait: done in a process of its own. */
 export interface Tasks {
@@ -46,15 +47,12 @@ export const atHand: Record<LaneName, (() => Promise<unknown>)[]> = {
   working: [packWriter],
 }
 
-/** ELDRIN_PLAN_MOVES is for machines so slow that taking a car in keeps people waiting: so many moves the search tries, in place of its own number. */
-const EFFORT = process.env.ELDRIN_PLAN_MOVES ? { moves: Number(process.env.ELDRIN_PLAN_MOVES) } : {}
-
 export const tasks: Tasks = {
   'read-pack': async ({ yaml, terms }) => (await packReader()).readPack(yaml, terms),
   'write-pack': async ({ pack }) => (await packWriter()).writePack(pack),
   plan: ({ procedure, setting, request }) => {
     try {
-      return planJob(procedure, setting, { ...request, effort: { ...EFFORT, ...request?.effort } })
+      return planJob(procedure, setting, { ...request, effort: { ...searchEffort, ...request?.effort } })
     } catch (error) {
       if (error instanceof OrderError) throw new Refused(409, [{ path: 'order', reason: error.because }])
       if (error instanceof RangeError) throw new Refused(422, [{ path: 'circumstances', reason: error.message }])

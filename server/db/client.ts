@@ -3,11 +3,12 @@ import { Client, Pool } from 'pg'
 import type { ClientConfig, PoolClient, PoolConfig } from 'pg'
 import { patience } from '../../core/base/patience'
 import type { Later } from '../../core/base/patience'
+import { numberSetting } from '../setting'
 import { lookAgain, nowAt } from './hosts'
 import * as schema from './schema'
 
 /** How long a statement, a connection or a place in the pool is waited for. ELDRIN_PATIENCE_SECONDS is for machines that are slower than that. */
-const PATIENCE_MS = Number(process.env.ELDRIN_PATIENCE_SECONDS ?? 5) * 1000
+const PATIENCE_MS = numberSetting('ELDRIN_PATIENCE_SECONDS', 5, 0.1) * 1000
 /** A line on which nothing comes back for so much longer is dead; the server's own limit is heard before that. */
 const SILENCE_AFTER_MS = 1000
 

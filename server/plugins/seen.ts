@@ -3,6 +3,7 @@ import { getRequestHeader, getResponseStatus, setResponseHeader } from 'h3'
 import type { H3Event } from 'h3'
 import { log } from '../seen/log'
 import { answered, measurePool, registry } from '../seen/measures'
+import { numberSetting } from '../setting'
 
 const ID = /^[\w-]{8,64}$/
 
@@ -21,7 +22,7 @@ export default defineNitroPlugin(nitro => {
     if ((error as { statusCode?: number }).statusCode && (error as { statusCode: number }).statusCode < 500) return
     log.error({ id: event?.context.requestId as string | undefined, err: error }, 'fault')
   })
-  const port = Number(process.env.ELDRIN_METRICS_PORT ?? 0)
+  const port = numberSetting('ELDRIN_METRICS_PORT', 0)
   if (port > 0) serve(port)
 })
 

@@ -1,10 +1,11 @@
 import { STOP_MS } from '../how-long'
 import { setDraining } from '../seen/draining'
+import { numberSetting } from '../setting'
 import { stopJobNews } from '../utils/job-feed'
 import { closeStreams } from '../utils/live-stream'
 
 /** So long it is asked on after it has said that it goes, so that whoever stands in front sends nobody more; then it takes `SIGUSR2` for the end. */
-const DRAIN_MS = Number(process.env.ELDRIN_DRAIN_MS ?? 0)
+const DRAIN_MS = numberSetting('ELDRIN_DRAIN_MS', 0)
 
 function goAway(): void {
   stopJobNews()

@@ -48,6 +48,18 @@ describe.each(layouts.map(pack => [pack.id, pack] as const))('%s', (_, pack) => 
   })
 })
 
+it('is told by the simulation where the rag of a bore that is open beside the scraping is forgotten', () => {
+  const procedure = packs.expandPack(shelf.packs.get('rwd-longitudinal')!, {
+    'crank-seal': 'renewed',
+    'cam-plug': 'renewed',
+  })
+  const order = ids(procedure.operations)
+  const early = ['cam-plug-out', ...order.filter(id => id !== 'cam-plug-out')]
+  expect(physics.simulate(procedure, early).filter(({ rule }) => rule === 'shut')).toEqual([])
+  const bare = { ...procedure, items: procedure.items.map(({ covers: _, ...item }) => item) }
+  expect(physics.simulate(bare, early)).toContainEqual(expect.objectContaining({ rule: 'shut', what: 'cam-plug-seat' }))
+})
+
 /** A choice under which something stands on the floor, where the layout has one. */
 const below = (pack: packs.Pack) =>
   packs.expandPack(pack, pack.options.some(({ id }) => id === 'engine-hold') ? { 'engine-hold': 'below' } : {})

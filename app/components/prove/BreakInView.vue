@@ -16,7 +16,7 @@ useKeys({ Backspace: store.undo })
 const errands = useErrandsStore()
 const path: string = `/api/jobs/${store.jobId}/share`
 const isWanted = computed(() => errands.ofJob(store.jobId).some(errand => errand.path === path))
-const { links, own, problem, look, make, endAll } = useCustomerLink(
+const { links, own, isMaking, problem, look, make, endAll } = useCustomerLink(
   path,
   body => errands.ask({ id: newId(), jobId: store.jobId, what: 'Make the customer’s link', path, body }),
   () => isWanted.value,
@@ -85,7 +85,8 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
           A page that needs no account: the car, what was renewed, the first drives. Who has the link sees it, until it
           ends.
         </p>
-        <template v-if="own">
+        <p v-if="isMaking" role="status">Making the link</p>
+        <template v-else-if="own">
           <p>
             <a class="figure break-all underline" :href="link" data-testid="share-link">{{ link }}</a>
           </p>
@@ -107,7 +108,7 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
           ]"
         />
         <p class="flex flex-wrap gap-2">
-          <button class="button" @click="make(Number(days))">
+          <button class="button" :disabled="isMaking" @click="make(Number(days))">
             {{ links?.links.length || own ? 'Make another' : 'Make a link' }}
           </button>
           <button v-if="links?.links.length" class="button" @click="endAll">
