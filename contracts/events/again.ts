@@ -29,8 +29,9 @@ export const again = {
         .max(20),
       at: instant,
       utcOffsetMinutes: utcOffset,
+      asItStands: z.literal(true).optional(),
     })
     .describe(
-      'A step is done anew: `opens` come off once more, `repeats` count as not done; what of it is worked on elsewhere, and what it needs new, come as arrivals of the plan.',
+      'A step is done anew: `opens` come off once more, `repeats` count as not done; what of it is worked on elsewhere, and what it needs new, come as arrivals of the plan. `asItStands`: what hangs at that moment is held first, nothing comes before what stands on the floor is away, and nothing flies before what gapes is shut.',
     ),
 } satisfies Contract<AgainEvents>

@@ -100,6 +100,7 @@ export function apartAgain(events: JobEvent[], index: number, what: Gone): Event
     })),
     at: '2026-03-02T20:00:00.000Z',
     utcOffsetMinutes: 0,
+    asItStands: true,
   }
 }
 

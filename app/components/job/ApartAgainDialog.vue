@@ -89,6 +89,7 @@ async function submit() {
         .map(({ partId, name, count, until }) => ({ partId, name: t(name), count, until: moment(until) })),
       at: nowIso(),
       utcOffsetMinutes: utcOffsetMinutes(),
+      asItStands: true,
     },
     payload => store.write('apart-again', payload),
     Number.isNaN(minutes) ? { away: 'Minutes, as a number.' } : {},

@@ -13,12 +13,18 @@ import { canBeAnew, comesApart } from './comes-apart'
 import { forgetDone } from './forget-done'
 import { orderAgain } from './order-again'
 import { putAway } from './put-away'
+import { withLinksOfNow } from './links-of-now'
 import { backPartId, firstId, leftBehind, withAgain } from './with-again'
 import type { ApartAgain } from './with-again'
 
 export interface AgainEvents {
   /** Something went wrong or was found bad, and a step is done anew: what is over it comes off again. */
-  'apart-again': ApartAgain & { at: string; utcOffsetMinutes: number }
+  'apart-again': ApartAgain & {
+    at: string
+    utcOffsetMinutes: number
+    /** Told with what follows from how the car stands at that moment; older acts know nothing of it. */
+    asItStands?: true
+  }
 }
 
 /** What came apart once more. */
@@ -38,12 +44,13 @@ export const again: Chapter<AgainEvents> = {
     admit: (state, { payload }) => notApartAgain(state, payload),
     apply: (state, { payload }) => {
       if (!state.plan || !state.procedure) return
-      const { at: _at, utcOffsetMinutes: _offset, ...entry } = payload
+      const { at: _at, utcOffsetMinutes: _offset, asItStands, ...entry } = payload
       const { circumstances, plan, clock } = plannedAgain(state, payload)
       forgetDone(state, entry)
       if (entry.opens.length === 0)
         for (const [item, count] of leftBehind(state.procedure, entry.repeats)) countInLedger(state, item, -count)
       state.procedure = withAgain(state.procedure, entry)
+      if (asItStands) state.procedure = withLinksOfNow(state)
       state.procedure = putAway(state, state.procedure, operationOrder(plan))
       Object.assign(state, { circumstances, plan, clock })
       state.again = [...state.again, entry]
@@ -56,10 +63,11 @@ function plannedAgain(
   state: JobState,
   payload: AgainEvents['apart-again'],
 ): Pick<JobState, 'circumstances' | 'clock'> & { plan: Plan } {
-  const { at, utcOffsetMinutes, ...entry } = payload
+  const { at, utcOffsetMinutes, asItStands, ...entry } = payload
   const left = operationOrder(state.plan!).filter(id => !state.done[id] || entry.repeats.includes(id))
   const next: JobState = { ...state, procedure: withAgain(state.procedure!, entry) }
   forgetDone(next, entry)
+  if (asItStands) next.procedure = withLinksOfNow(next)
   const there = new Set(next.procedure!.operations.map(({ id }) => id))
   const order = orderAgain(left, entry, next.procedure!.links, id => there.has(id))
   const circumstances = { ...state.circumstances, arrivals: arrivalsOf(state, entry) }
