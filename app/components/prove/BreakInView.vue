@@ -109,7 +109,7 @@ const day = (at: string) => momentText(at).replace(/ \d\d:\d\d$/, '')
         />
         <p class="flex flex-wrap gap-2">
           <button class="button" :disabled="isMaking" @click="make(Number(days))">
-            {{ links?.links.length || own ? 'Make another' : 'Make a link' }}
+            {{ links?.links.length || (own && !isMaking) ? 'Make another' : 'Make a link' }}
           </button>
           <button v-if="links?.links.length" class="button" @click="endAll">
             {{ links.links.length === 1 ? 'End it' : 'End all' }}
